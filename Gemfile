@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+# No registry's host is written here or in the lock: bin/ points Bundler's mirror at the source this machine's
+# own RubyGems uses (bin/support/gems.rb). By hand: BUNDLE_MIRROR__ALL="$(ruby -e 'print Gem.sources.first.uri')" bundle …
+source "https://gems.invalid"
+
+gem "activerecord", "~> 7.2.2"
+gem "committee", "~> 5.6"
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.2"
+gem "rackup", "~> 2.3"
+gem "sinatra", "~> 4.2"
+gem "trilogy", "~> 2.9"
+
+group :test do
+  gem "capybara", "~> 3.40"
+  gem "database_cleaner-active_record", "~> 2.2"
+  gem "rack-test", "~> 2.2"
+  gem "rspec", "~> 3.13"
+  gem "rubocop", "~> 1.80", require: false
+  gem "rubocop-rspec", "~> 3.6", require: false
+  gem "selenium-webdriver", "~> 4.32"
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Grittle
+  # The printed keys. Each answers .new(observations, **options).result and has ID, NAME, SYSTEM, SOURCE and ASKS.
+  module Keys
+    ALL = [RibbonAndRub].freeze
+
+    # @return [Class]
+    # @raise [UnknownName]
+    def self.[](id) = ALL.find { |key| key::ID == id } || raise(UnknownName.new("key", id, ALL.map { |key| key::ID }))
+
+    ALL.flat_map { |key| key::ASKS.map { |name| [key, name] } }.each do |key, name|
+      raise "#{key::ID} asks for #{name}, which is no observation" unless Tests::Vocabulary::ALL.key?(name)
+    end
+    RibbonAndRub::CLASSES.each_value do |row|
+      row.each_value { |code| Triangles::USDA[code] }
+    end
+  end
+end

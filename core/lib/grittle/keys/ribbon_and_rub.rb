@@ -1,0 +1,255 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Keys
+    # The flow key "Ribbon and rub", to USDA names.
+    # [published: Thien, S.J. 1979. A flow diagram for teaching texture-by-feel analysis. J. Agron. Educ. 8:54-55]
+    #
+    #   1  Does the ball hold?           no, and moisture is not the reason -> sand
+    #   2  Does it form a ribbon?        no -> loamy sand
+    #   3  How long?                     weak, medium or strong, by the limit set
+    #   4  Rub a wet pinch.              very gritty, very smooth, or neither stands out (or both do)
+    #
+    # Silt is not an outcome of this key.
+    class RibbonAndRub
+      ID = "ribbon_and_rub"
+      NAME = "Ribbon and rub"
+      SYSTEM = "usda"
+      SOURCE = "Thien, S.J. 1979. A flow diagram for teaching texture-by-feel analysis. J. Agron. Educ. 8:54-55"
+      ASKS = %w[ball_holds moisture_rounds ribbon_forms ribbons wet_rub].freeze
+
+      # ribbon   =>  very gritty            neither stands out    very smooth
+      CLASSES = {
+        "weak" => { "very_gritty" => "SL", "neither" => "L", "very_smooth" => "SIL" },
+        "medium" => { "very_gritty" => "SCL", "neither" => "CL", "very_smooth" => "SICL" },
+        "strong" => { "very_gritty" => "SC", "neither" => "C", "very_smooth" => "SIC" }
+      }.freeze
+      NO_BALL = "S"
+      NO_RIBBON = "LS"
+      TIERS = ["none", *CLASSES.keys].freeze
+
+      # A ribbon under half an inch is hardly one: from 5 to under 13 mm it is flagged, and where the rub is very gritty
+      # loamy sand is named beside sandy loam with weight (13 - L)/16. [Grittle's own model]
+      NEAR_STUB_MM = (5.0...13.0)
+      NEAR_STUB_DIVISOR_MM = 16.0
+
+      # @param observations [Observations]
+      # @param limit_set [String] a name of LimitSets::ALL
+      # @param ribbon_counts_from [String] a name of LimitSets::COUNTS_FROM
+      # @param unit [String] unit of lengths in sentences
+      # @raise [UnknownName]
+      def initialize(observations, limit_set: LimitSets::DEFAULT, ribbon_counts_from: LimitSets::DEFAULT_COUNTS_FROM,
+                     unit: "mm")
+        @limit_set_name = limit_set
+        @limit_set = LimitSets[limit_set]
+        @stub_mm = LimitSets.counts_from_mm(ribbon_counts_from)
+        @unit = unit
+        @facts = Facts.new(observations, counts_from_mm: @stub_mm)
+        @observations = observations
+        @tiers = Tiers.new(TIERS, [Limit.new(mm: @stub_mm, belongs_to: :upper), @limit_set[:medium_from],
+                                   @limit_set[:strong_from]])
+        @rub = observations["wet_rub"]
+      end
+
+      # @return [Result]
+      def result
+        outcomes = self.outcomes
+        Result.new(key: ID, system: SYSTEM, outcomes: outcomes, possible: possible(outcomes), path: path,
+                   next_question: next_question, on_the_limit: on_the_limit?,
+                   disagreeing_tests: @facts.overruled, notes: notes, details: details)
+      end
+
+      # @return [Array<Limit>] the lengths this key decides by
+      def limits = @tiers.limits.select { |limit| limit.mm.positive? }
+
+      private
+
+      attr_reader :facts, :rub
+
+      def next_question
+        return "ball_holds" unless facts.ball
+        return ("moisture_rounds" unless @observations.given?("moisture_rounds")) unless facts.ball.value
+        return facts.ribbon_forms ? "ribbons" : "ribbon_forms" unless length_known?
+
+        "wet_rub" unless rub || no_ribbon?
+      end
+
+      # While more than one tier can be reached without leaving the ribbon set's interval.
+      def on_the_limit? = !facts.set.nil? && facts.ball.value && tier_odds.size > 1
+
+      def length_known? = !facts.set.nil? || no_ribbon?
+
+      # By the measure or the yes or no; the printed key then rubs nothing.
+      def no_ribbon? = facts.ribbon_forms&.value == false
+
+      def outcomes
+        return [] if next_question
+        return [[NO_BALL, 1.0]] unless facts.ball.value
+        return [[NO_RIBBON, 1.0]] unless facts.set && (rub || !no_ribbon?)
+
+        first = @tiers.of(facts.set.mean)
+        weights = tier_odds.sort_by { |tier, odds| [-odds.round(6), tier == first ? 0 : 1] }
+        weights.map { |tier, odds| [class_of(tier), odds] }
+      end
+
+      def class_of(tier, rub = @rub) = tier == "none" ? NO_RIBBON : CLASSES[tier][rub]
+
+      # Tier to probability for the set at hand, with the rule of the stub.
+      def tier_odds
+        odds = @tiers.odds(facts.set)
+        return odds unless near_stub? && odds.keys != ["none"]
+        return odds if no_ribbon?
+
+        stub = rub == "very_gritty" ? [(NEAR_STUB_MM.end - facts.set.mean) / NEAR_STUB_DIVISOR_MM, odds.fetch("none", 0)].max : 0
+        longer = odds.except("none")
+        rest = longer.values.sum
+        longer.transform_values { |share| share * (1 - stub) / rest }.merge(stub.positive? ? { "none" => stub } : {})
+      end
+
+      def near_stub? = facts.set && NEAR_STUB_MM.cover?(facts.set.mean)
+
+      # The codes the key can still end at, in the order of the printed table.
+      def possible(outcomes)
+        return outcomes.map(&:first) unless outcomes.empty?
+        rubs = rub ? [rub] : CLASSES["weak"].keys
+        codes = tiers_open.flat_map { |tier| tier == "none" ? [NO_RIBBON] : rubs.map { |answer| class_of(tier, answer) } }
+        [(NO_BALL unless facts.ball&.value), *codes].compact
+      end
+
+      def tiers_open
+        return tier_odds.keys if facts.set
+
+        facts.ribbon_forms ? TIERS.drop(1) : TIERS
+      end
+
+      def path
+        [ball_step, moisture_step, ribbon_step, rub_step].compact
+      end
+
+      def ball_step
+        ball = facts.ball or return
+
+        step("ball_holds", ball.value, ball.value ? "The ball holds" : "No ball", ball.source_of("ball_holds"))
+      end
+
+      def moisture_step
+        return if facts.ball.nil? || facts.ball.value || !@observations.given?("moisture_rounds")
+
+        rounds = @observations["moisture_rounds"]
+        step("moisture_rounds", rounds, "moisture is not the reason, after #{rounds} #{rounds == 1 ? 'round' : 'rounds'}")
+      end
+
+      def ribbon_step
+        return unless facts.ball&.value && facts.ribbon_forms
+        return step("ribbon_forms", facts.ribbon_forms.value, facts.ribbon_forms.value ? "it forms a ribbon" : "no ribbon",
+                    facts.ribbon_forms.source_of("ribbon_forms")) unless facts.set
+
+        tier = @tiers.of(facts.set.mean)
+        text = "ribbon #{say(facts.set.mean)}: #{tier == 'none' ? 'too short to count as one' : tier}"
+        step("ribbons", facts.set.mean.round(1), text, "tier" => tier, "odds" => tier_odds.fetch(tier, 1.0).round(3))
+      end
+
+      def rub_step
+        return unless facts.ball&.value && length_known? && rub
+        return if no_ribbon? && facts.set.nil?
+
+        step("wet_rub", rub, "rubs #{rub_word}")
+      end
+
+      def rub_word
+        return "neither gritty nor smooth" if rub == "neither" && @limit_set[:rub_words].empty?
+
+        (@limit_set[:rub_words][rub] || Tests::Catalogue.word("wet_rub", rub)).downcase
+      end
+
+      def step(question, answer, text, extra = {})
+        { "question" => question, "answer" => answer, "text" => text }.merge(extra)
+      end
+
+      def notes
+        [near_stub_note, one_ribbon_note, drift_note, uneven_note, too_thick_note, silt_note, *overruled_notes].compact
+      end
+
+      def near_stub_note
+        return unless near_stub? && facts.ball&.value
+
+        note("near_stub", "#{say(facts.set.mean)} is near the limit between loamy sand and sandy loam: a stub no longer " \
+                          "than the thumb's own squeeze is hardly a ribbon.")
+      end
+
+      def one_ribbon_note
+        note("one_ribbon", "One ribbon only. Make a second: agreement is the sign of a good result.") if facts.set&.count == 1
+      end
+
+      def drift_note
+        return unless facts.set&.drifting?
+
+        lengths = facts.set.counted.map(&:length_mm)
+        note("drifting", "The ribbons grow with working, from #{say(lengths.first)} to #{say(lengths.last)}. Work it until " \
+                         "they stop growing, and take back the early ones if they should not count.")
+      end
+
+      def uneven_note
+        return unless facts.set&.uneven?
+
+        note("uneven_thickness", "The ribbons differ in thickness by more than " \
+                                 "#{say(RibbonSet::EVEN_THICKNESS_MM)}: their lengths cannot be compared.")
+      end
+
+      def too_thick_note
+        return unless facts.set&.counted&.any?(&:never_broke?)
+
+        note("never_broke", "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one.")
+      end
+
+      def silt_note
+        return unless rub == "very_smooth" && facts.set && tier_odds.key?("weak")
+
+        nothing_left = @observations["decanted_sand"] == "none"
+        note("no_silt", nothing_left ? "Silt loam, perhaps silt: this key cannot end at silt." : "This key cannot end at silt.")
+      end
+
+      def overruled_notes
+        sentences = {
+          "ribbons" => "A ribbon is recorded, but the ball does not hold. The key goes by the ball.",
+          "ribbon_forms" => "The yes or no about a ribbon and the measured length differ. The key goes by the length."
+        }
+        facts.overruled.map { |test| note("overruled_#{test}", sentences.fetch(test)) }
+      end
+
+      def note(rule, sentence) = { "rule" => rule, "sentence" => sentence }
+
+      def details
+        { "limit_set" => @limit_set_name, "tiers" => facts.set ? tier_list : [], "advice" => advice }
+      end
+
+      def tier_list
+        tier_odds.map { |tier, odds| { "tier" => tier, "odds" => odds.round(3) } }
+      end
+
+      # What to do about a limit that the interval still holds.
+      def advice
+        set = facts.set or return
+        limit = @tiers.undecided(set).reject { |held| held.mm.zero? }.min_by { |held| (held.mm - set.mean).abs }
+        return clear_advice(set) unless limit
+
+        state, sentence =
+          case set.count
+          when 1..2 then ["make_another", "Make another: the interval still holds #{say(limit.mm)}."]
+          when 3..4 then ["one_more", "One more may settle it: the interval holds #{say(limit.mm)}."]
+          else ["on_the_limit", "On the limit of #{say(limit.mm)}: both classes are named."]
+          end
+        { "state" => state, "limit_mm" => limit.mm, "sentence" => sentence }
+      end
+
+      def clear_advice(set)
+        return { "state" => "make_another", "limit_mm" => nil, "sentence" => "Make a second ribbon to be sure of it." } \
+          if set.count == 1
+
+        { "state" => "clear", "limit_mm" => nil, "sentence" => "Clear of every limit of this key." }
+      end
+
+      def say(millimetres) = Units.say(@unit == "mm" ? millimetres.round : millimetres, @unit)
+    end
+  end
+end

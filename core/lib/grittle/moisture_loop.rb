@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Grittle
+  # The loop before any key: the ball does not hold; too dry, too wet, or neither? A round is one such correction.
+  # [common practice; also the opening of the flow key]
+  class MoistureLoop
+    # Three rounds and still no ball means sand.
+    ROUNDS = 3
+    CORRECTIONS = %w[too_dry too_wet].freeze
+    ANSWERS = [*CORRECTIONS, "neither"].freeze
+
+    # @param answers [Array<String>] of ANSWERS, each given after a ball that did not hold, oldest first
+    def initialize(answers)
+      @answers = answers
+    end
+
+    # @return [Integer] corrections made
+    def rounds = @answers.count { |answer| CORRECTIONS.include?(answer) }
+
+    # True when moisture is no longer the reason that the ball fails.
+    def over? = @answers.last == "neither" || rounds >= ROUNDS
+
+    # @param ball_holds [Boolean, nil]
+    # @return [Integer, nil] the observation moisture_rounds; nil while the loop goes on
+    def moisture_rounds(ball_holds)
+      rounds if ball_holds || (ball_holds == false && over?)
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module Grittle
+  # One ribbon as it was made: its length when it broke under its own weight, and how it ended. Frozen.
+  class Ribbon
+    # mm; a length outside is a slip of the finger, not a ribbon [Grittle's own choice].
+    LENGTH_MM = (0..300)
+    # mm and min a ribbon can plausibly be thick, wide or late [Grittle's own choice].
+    THICKNESS_MM = (0.5..20)
+    WIDTH_MM = (1..60)
+    MINUTE = (0..120)
+    ENDINGS = %w[broke folded never_broke torn].freeze
+    FIELDS = %w[length_mm thickness_mm width_mm working_minute carried_own_weight ended].freeze
+
+    attr_reader :length_mm, :thickness_mm, :width_mm, :working_minute, :carried_own_weight, :ended
+
+    # @param fields [Hash{String=>Object}] names of FIELDS; only length_mm is needed
+    # @raise [InvalidObservations] with every bad field
+    def initialize(fields)
+      check(fields)
+      FIELDS.each { |name| instance_variable_set(:"@#{name}", fields[name]) }
+      @ended ||= "broke"
+      freeze
+    end
+
+    # A ribbon torn by a sticky hand is kept but does not count.
+    def torn? = ended == "torn"
+
+    # Its length is then only a lower bound: the next one wants to be thinner.
+    def never_broke? = ended == "never_broke"
+
+    private
+
+    def check(fields)
+      problems = unknown(fields) + out_of_range(fields)
+      ended = fields["ended"]
+      unless ended.nil? || ENDINGS.include?(ended)
+        problems << problem("ended", "“#{ended}” is no way for a ribbon to end. Use one of: #{ENDINGS.join(', ')}.")
+      end
+      unless [true, false, nil].include?(fields["carried_own_weight"])
+        problems << problem("carried_own_weight", "carried_own_weight is either true or false.")
+      end
+      raise InvalidObservations, problems unless problems.empty?
+    end
+
+    def unknown(fields)
+      (fields.keys - FIELDS).map { |name| problem(name, "A ribbon has no “#{name}”. It has: #{FIELDS.join(', ')}.") }
+    end
+
+    def out_of_range(fields)
+      {
+        "length_mm" => [LENGTH_MM, "A ribbon is", "mm long"],
+        "thickness_mm" => [THICKNESS_MM, "A ribbon is", "mm thick"],
+        "width_mm" => [WIDTH_MM, "A ribbon is", "mm wide"],
+        "working_minute" => [MINUTE, "A ribbon is made at", "minutes of working"]
+      }.filter_map do |name, (range, opening, unit)|
+        value = fields[name]
+        next if value.nil? && name != "length_mm"
+        next if value.is_a?(Numeric) && value.real? && range.cover?(value)
+
+        problem(name, "#{opening} #{range.begin} to #{range.end} #{unit}, not #{value.nil? ? 'nothing' : value}.")
+      end
+    end
+
+    def problem(field, sentence) = Problem.new(pointer: "/#{field}", sentence: sentence)
+  end
+end

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Grittle
+  # The ribbons of one sample taken together: mean, spread, how far the true length may be from the mean, and the odds
+  # that it lies above a limit. All lengths in mm. Frozen.
+  #
+  #   RibbonSet.new([48, 48, 48].map { |mm| Ribbon.new("length_mm" => mm) }).interval  # => 41.4 to 54.6
+  class RibbonSet
+    COUNT = (1..10)
+
+    # The spread of few ribbons is shrunk toward what hands do: a coefficient of variation of 0.12, worth two
+    # observations; and a length is read to 2 mm. [Grittle's own model]
+    HAND_CV = 0.12
+    HAND_WEIGHT = 2
+    READING_ERROR_MM = 2.0
+    # Consistent: CV of at most 15 % or a sample sd of at most 4 mm. [Grittle's own model]
+    CONSISTENT_CV = 0.15
+    CONSISTENT_SD_MM = 4.0
+    # Thicknesses that differ by more make lengths that cannot be compared. [Grittle's own model]
+    EVEN_THICKNESS_MM = 1.0
+    # Drifting: rising in order, the last at least a fifth above the first. Two ribbons cannot show an order.
+    # [Grittle's own model]
+    DRIFT_RATIO = 1.2
+    DRIFT_COUNT = 3
+    MEAN_DECIMALS = 6
+
+    attr_reader :ribbons, :counted
+
+    # @param ribbons [Array<Ribbon>] as made, in order; torn ones are kept and left out of every figure
+    # @raise [InvalidObservations] when there are none or more than ten
+    def initialize(ribbons)
+      unless COUNT.cover?(ribbons.size)
+        raise InvalidObservations, [Problem.new(pointer: "/ribbons", sentence: "Record 1 to 10 ribbons, not " \
+                                                                               "#{ribbons.size}.")]
+      end
+      @ribbons = ribbons.dup.freeze
+      @counted = ribbons.reject(&:torn?).freeze
+      freeze
+    end
+
+    # @return [Integer] ribbons that count
+    def count = counted.size
+
+    # True when every ribbon tore: there is no length yet.
+    def empty? = counted.empty?
+
+    # Rounded so that three ribbons of one inch have a mean of one inch, not of 25.399999999999995 mm.
+    # @return [Float] mm
+    def mean = (lengths.sum / count.to_f).round(MEAN_DECIMALS)
+
+    # @return [Float, nil] sample standard deviation in mm; nil for a single ribbon
+    def sd
+      return if count < 2
+
+      average = mean
+      Math.sqrt(lengths.sum { |length| (length - average)**2 } / (count - 1))
+    end
+
+    # @return [Float, nil] coefficient of variation, as a fraction; nil for a single ribbon or a mean of 0
+    def cv = sd && mean.positive? ? sd / mean : nil
+
+    # @return [Integer] degrees of freedom of the t distribution
+    def freedom = count + 1
+
+    # @return [Float] mm: the standard error of the mean length, reading error included
+    def scale
+      shrunk = (((count - 1) * ((sd || 0)**2)) + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
+      Math.sqrt((shrunk / count) + (READING_ERROR_MM**2))
+    end
+
+    # @return [Range<Float>] mm: 90 % interval of the true length; not cut at 0
+    def interval
+      reach = StudentT.upper95(freedom) * scale
+      (mean - reach)..(mean + reach)
+    end
+
+    # @return [Float] probability that the true length is above +limit+ (mm)
+    def probability_above(limit) = StudentT.below((mean - limit) / scale, freedom)
+
+    # @return [Boolean] whether the interval holds the limit (mm)
+    def on?(limit) = interval.cover?(limit)
+
+    def consistent? = count > 1 && (sd <= CONSISTENT_SD_MM || (cv && cv <= CONSISTENT_CV))
+
+    def uneven?
+      thicknesses = counted.filter_map(&:thickness_mm)
+      thicknesses.size > 1 && thicknesses.max - thicknesses.min > EVEN_THICKNESS_MM
+    end
+
+    def drifting?
+      count >= DRIFT_COUNT && lengths.each_cons(2).all? { |earlier, later| later >= earlier } &&
+        lengths.first.positive? && lengths.last >= DRIFT_RATIO * lengths.first
+    end
+
+    # @return [String] "all_torn", "single", "consistent" or "inconsistent"
+    def verdict
+      return "all_torn" if empty?
+      return "single" if count == 1
+
+      consistent? ? "consistent" : "inconsistent"
+    end
+
+    # @return [Array<String>] what a reader of the set should know beside the verdict
+    def flags
+      {
+        "uneven_thickness" => uneven?, "drifting" => drifting?, "never_broke" => counted.any?(&:never_broke?),
+        "torn_left_out" => ribbons.any?(&:torn?)
+      }.filter_map { |name, raised| name if raised }
+    end
+
+    # The bell of the true length, for drawing.
+    # @param points [Integer] how many
+    # @return [Array<Array<Float>>] [mm, height from 0 to 1], four scales to either side of the mean
+    def density(points = 61)
+      (0...points).map do |index|
+        offset = (8.0 * index / (points - 1)) - 4
+        [(mean + (offset * scale)).round(2), StudentT.relative_density(offset, freedom).round(4)]
+      end
+    end
+
+    # @return [Hash] as on the wire, lengths in mm
+    def to_h
+      figures = { "count" => count, "verdict" => verdict, "flags" => flags }
+      return figures if empty?
+
+      figures.merge("mean_mm" => mean.round(1), "sd_mm" => sd&.round(1), "cv_percent" => cv && (100 * cv).round(1),
+                    "scale_mm" => scale.round(2), "interval_mm" => [interval.begin, interval.end].map { |mm| mm.round(1) })
+    end
+
+    private
+
+    def lengths = counted.map(&:length_mm)
+  end
+end

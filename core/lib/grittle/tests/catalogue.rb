@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Tests
+    # How each test is asked at the bench: the question, how to perform it in a sentence, and the words of its answers.
+    # Holds the tests of the steps below; every answer is a state of Vocabulary (checked as it loads).
+    module Catalogue
+      CLOD_WORDS = {
+        "loose" => ["Loose", "single grains at once"],
+        "soft" => ["Soft", "crumbles at a touch"],
+        "firm" => ["Firm", "breaks between finger and thumb"],
+        "hard" => ["Hard", "breaks between two hands"],
+        "very_hard" => ["Very hard", "does not break by hand"]
+      }.freeze
+
+      # observation => question, how to perform it, answers as state => [word, what it looks like]
+      TESTS = {
+        "dry_clod" => {
+          ask: "Crush a dry clod. How hard is it?",
+          how: "Take a clod of about 2 cm and press it between finger and thumb, then between both hands.",
+          answers: CLOD_WORDS
+        },
+        "moist_clod" => {
+          ask: "Crush a moist clod. How hard is it?",
+          how: "Take a clod of about 2 cm and press it between finger and thumb, then between both hands.",
+          answers: CLOD_WORDS
+        },
+        "mould_feel" => {
+          ask: "How does it feel while you knead?",
+          how: "Knead about 25 g, a palmful, until no crumb is left and the moisture is even.",
+          answers: {
+            "crumbly" => ["Crumbly", "falls apart, hardly moulds"],
+            "soft" => ["Soft", "moulds, gives way at once"],
+            "doughy" => ["Like dough", "moulds, keeps its shape"],
+            "stiff" => ["Stiff", "like modelling clay"]
+          }
+        },
+        "ball_holds" => {
+          ask: "Squeeze it. Does it stay a ball?",
+          how: "Close your hand firmly around the palmful, then open it.",
+          answers: {
+            true => ["Yes", "it stays in one piece"],
+            false => ["No", "it falls apart"]
+          }
+        },
+        "ribbon_forms" => {
+          ask: "Does it form a ribbon at all?",
+          how: "Push the soil with the thumb over the bent forefinger, let go, push again, so that an even band rises " \
+               "and hangs.",
+          answers: {
+            true => ["Yes", "a band rises and hangs"],
+            false => ["No", "it breaks before there is one"]
+          }
+        },
+        "ribbons" => {
+          ask: "How long was it when it broke?",
+          how: "Push the soil with the thumb over the bent forefinger, let go, push again: an even band, about 3 mm " \
+               "thick. Measure it when it breaks or folds under its own weight.",
+          answers: {
+            "broke" => ["Broke", "under its own weight"],
+            "folded" => ["Folded", "bent over and hung"],
+            "never_broke" => ["Never broke", "push the next one thinner"],
+            "torn" => ["Tore", "sticky hand; it does not count"]
+          }
+        },
+        "wet_rub" => {
+          ask: "Rub a drowned pinch. What stands out?",
+          how: "Put a pinch in your palm, drown it in water, and rub it with the forefinger.",
+          answers: {
+            "very_gritty" => ["Very gritty", "grains stand out"],
+            "neither" => ["Neither, or both", "nothing stands out"],
+            "very_smooth" => ["Very smooth", "like flour or silk"]
+          }
+        },
+        "grittiness" => {
+          ask: "How much grit do you feel?",
+          how: "Single grains that you feel are sand; silt and clay are too fine.",
+          answers: {
+            "none" => ["None", "no grain at all"],
+            "slight" => ["Slight", "a grain now and then"],
+            "moderate" => ["Moderate", "grains in a finer paste"],
+            "very" => ["Very", "mostly grains"],
+            "extreme" => ["Extreme", "nothing but grains"]
+          }
+        },
+        "plasticity" => {
+          ask: "Roll it. What is the thinnest roll that holds itself?",
+          how: "Roll 4 cm on the palm, thinner and thinner, and hold it up by one end.",
+          answers: {
+            "non" => ["None", "not even 6 mm holds"],
+            "slightly" => ["6 mm", "holds; 4 mm breaks"],
+            "moderately" => ["4 mm", "holds; 2 mm breaks"],
+            "very" => ["2 mm", "holds itself"]
+          }
+        },
+        "stickiness" => {
+          ask: "Press it between thumb and finger, then pull apart. How sticky is it?",
+          how: "Wet it until it sticks most, press, and pull slowly.",
+          answers: {
+            "non" => ["Not sticky", "comes off clean"],
+            "slightly" => ["Slightly", "clings to one finger"],
+            "moderately" => ["Moderately", "stretches a little"],
+            "very" => ["Very", "stretches, both fingers"]
+          }
+        }
+      }.each_value(&:freeze).freeze
+
+      # What comes before the ball holds, and again whenever it does not: the loop of MoistureLoop.
+      MOISTURE = {
+        ask: "Is it ready?",
+        how: "Add water a little at a time. It is ready when it holds to itself more than to the hand, like moist putty.",
+        answers: {
+          "too_dry" => ["Too dry", "cracks and crumbles: add water, knead on"],
+          "too_wet" => ["Too wet", "glistens, clings, drips: add dry soil, or let it dry"],
+          "neither" => ["Neither", "the moisture is right"]
+        }
+      }.freeze
+
+      # The bench's steps in the order of the work. `tests` in a step marked optional may be left unanswered.
+      STEPS = [
+        { id: "prepare", name: "Prepare", title: "Ready the sample",
+          how: "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \
+               "2 mm.",
+          tests: %w[dry_clod moist_clod], optional: true, cautions: %w[sampling dust] },
+        { id: "moisten", name: "Moisten", title: "Wet it and knead",
+          how: "Add water a little at a time and knead, until no crumb is left and the moisture is even.",
+          tests: %w[mould_feel], optional: true, cautions: [] },
+        { id: "ball", name: "Ball", title: "Squeeze a ball", how: TESTS["ball_holds"][:how],
+          tests: %w[ball_holds], optional: false, cautions: [] },
+        { id: "ribbon", name: "Ribbon", title: "Push ribbons", how: TESTS["ribbons"][:how],
+          tests: %w[ribbons ribbon_forms], optional: false, cautions: [] },
+        { id: "rub", name: "Rub", title: "Rub a pinch", how: TESTS["wet_rub"][:how],
+          tests: %w[wet_rub grittiness], optional: false, cautions: %w[tasting] },
+        { id: "more", name: "More", title: "Roll it, and pull it apart",
+          how: "The key does not ask for these. They are kept, and tell clay's smoothness from silt's.",
+          tests: %w[plasticity stickiness], optional: true, cautions: [] },
+        { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
+          tests: [], optional: false, cautions: %w[results] }
+      ].each(&:freeze).freeze
+
+      # @return [Array] the states a test may be answered with: words, true and false, or how a ribbon ended
+      def self.states_of(name)
+        kind = Vocabulary::ALL.fetch(name)
+        { flag: [true, false], ribbons: Ribbon::ENDINGS }.fetch(kind[:kind]) { kind[:states] }
+      end
+
+      # @return [String] the word for a state, in the middle of a sentence
+      def self.word(test, state) = TESTS.dig(test, :answers, state, 0)&.downcase || state.to_s.tr("_", " ")
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Tests
+    # What can hurt somebody, each said once at its step: one sentence, and more behind it. Common practice; the local
+    # law and code decide.
+    CAUTIONS = {
+      "site" => {
+        sentence: "On contaminated or unknown ground wear gloves and do not texture with bare hands.",
+        more: "Asbestos, fuel and waste need a licensed specialist before anybody digs or takes a sample."
+      },
+      "exposure" => {
+        sentence: "Have buried cables and pipes located before you dig, and never enter an excavation that is not " \
+                  "supported.",
+        more: "Benching, battering or shoring go by the local law; many set the limit between 1.2 and 1.5 m. A " \
+              "competent person inspects it daily and after rain. Keep spoil and machines back from the edge. Never " \
+              "work alone. Cover or fence every pit and hole that is left. Mind power augers, lifting, heat, and " \
+              "cold wet hands."
+      },
+      "sampling" => {
+        sentence: "Cover cuts before you handle soil, and wash your hands before you eat.",
+        more: "Soil can carry manure, pathogens and chemicals. Take particular care with soil from animal runs and " \
+              "when children help. Do not sniff it from close by."
+      },
+      "tasting" => {
+        sentence: "Do not taste soil or grind it between the teeth, though old keys ask for it.",
+        more: "Manure, pathogens and chemicals cannot be seen. Grittle has no taste test: rubbing a drowned pinch " \
+              "tells the same."
+      },
+      "dust" => {
+        sentence: "When you sieve, crush or grind dry soil, wet it or wear a mask.",
+        more: "The dust can carry silica and spores."
+      },
+      "results" => {
+        sentence: "Hand texture is an estimate.",
+        more: "Effluent disposal, footings, dams, slopes and contamination are decided under local codes by licensed " \
+              "people, on laboratory results where those are required."
+      }
+    }.each_value(&:freeze).freeze
+  end
+end
