@@ -33,6 +33,7 @@ require_relative "grittle/keys/ribbon_and_rub"
 require_relative "grittle/keys"
 
 # The profile
+require_relative "grittle/profile/vocabulary"
 require_relative "grittle/profile/depth_range"
 require_relative "grittle/profile/horizon_sequence"
 

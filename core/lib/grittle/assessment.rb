@@ -39,6 +39,12 @@ module Grittle
       "On the limit: #{names.map { |name, share| "#{name} #{share} %" }.join(', ')}."
     end
 
+    # @return [Hash] what a ruler shows: the key's tiers, and the bell of the true length
+    def ruler
+      set = observations.ribbon_set
+      { "tiers" => @walk.tiers.to_a, "density" => set && !set.empty? ? set.density : [] }
+    end
+
     private
 
     def ribbon_set

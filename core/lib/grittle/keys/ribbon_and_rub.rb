@@ -62,6 +62,9 @@ module Grittle
       # @return [Array<Limit>] the lengths this key decides by
       def limits = @tiers.limits.select { |limit| limit.mm.positive? }
 
+      # @return [Tiers] the scale of lengths this key reads
+      attr_reader :tiers
+
       private
 
       attr_reader :facts, :rub

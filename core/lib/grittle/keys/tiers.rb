@@ -33,6 +33,14 @@ module Grittle
         end
       end
 
+      # @return [Array<Hash>] the scale for drawing: name, from_mm and to_mm (nil: open), without empty tiers
+      def to_a
+        bounds = [0.0, *limits.map(&:mm), nil]
+        names.zip(bounds.each_cons(2)).filter_map do |name, (from, to)|
+          { "name" => name, "from_mm" => from, "to_mm" => to } unless from == to
+        end
+      end
+
       # @return [Array<Limit>] the limits that the set's 90 % interval holds
       def undecided(set) = limits.select { |limit| set.on?(limit.mm) }
     end

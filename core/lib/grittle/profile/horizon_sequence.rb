@@ -5,7 +5,7 @@ module Grittle
     # The horizons of one profile from the surface down. Overlaps are refused when one is added; gaps are named and
     # never mended.
     class HorizonSequence
-      # @param ranges [Hash{String=>DepthRange}] by designation or any other name to speak of
+      # @param ranges [Hash{String=>DepthRange}, Array<Array>] depths by designation; designations may repeat in pairs
       def initialize(ranges)
         @ranges = ranges.sort_by { |_, range| [range.upper, range.lower] }
       end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require "sinatra/base"
+require "committee"
+
+require_relative "database"
+require_relative "models"
+require_relative "problem"
+require_relative "serializers/catalogue_serializer"
+require_relative "serializers/profile_serializer"
+require_relative "serializers/reading_serializer"
+require_relative "serializers/work_serializer"
+require_relative "middleware/request_log"
+require_relative "middleware/json_body"
+require_relative "middleware/schema_error"
+require_relative "middleware/idempotency"
+require_relative "middleware/page"
+require_relative "routes/support"
+require_relative "routes/catalogue"
+require_relative "routes/fieldbook"
+require_relative "routes/readings"
+
+# The routes under /api, and where the core's refusals become statuses.
+class Api < Sinatra::Base
+  SCHEMA = File.expand_path("../api/openapi.yaml", __dir__)
+  ABSENT = { "Site" => "site", "Profile" => "profile", "Horizon" => "horizon", "Reading" => "reading", "Ribbon" => "ribbon" }.freeze
+
+  configure do
+    set :show_exceptions, false
+    set :raise_errors, false
+    set :dump_errors, false
+    set :logging, false
+    # Another name in the Host header could be a page elsewhere that resolves to this machine.
+    set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]", *ENV.fetch("GRITTLE_HOSTS", "").split(",")]
+  end
+
+  use JsonBody
+  use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false, strict_reference_validation: true,
+                                                parse_response_by_content_type: true
+  use Idempotency
+
+  helpers Routes::Support
+  register Routes::Catalogue
+  register Routes::Fieldbook
+  register Routes::Readings
+
+  error(Grittle::InvalidInput) { |error| refuse Problem.of(error) }
+  error(ActiveRecord::RecordNotFound) do |error|
+    refuse Problem.new(404, "There is no #{ABSENT.fetch(error.model.to_s, 'such thing')} #{error.id || params[:id]}. " \
+                            "It may have been moved or removed.")
+  end
+  error(Record::Stale) { |error| refuse stale(error.record) }
+  error(ActiveRecord::ConnectionNotEstablished, ActiveRecord::StatementInvalid) do |error|
+    refuse Problem.new(503, "The database did not answer. Nothing was changed; try again."), error
+  end
+  error { |error| refuse Problem.new(500, "This is a mistake of ours. Nothing was changed."), error }
+  not_found { refuse Problem.new(404, "There is nothing at #{request.path_info}.") }
+
+  helpers do
+    def refuse(problem, error = nil)
+      _, headers, body = problem.response(env)
+      env["grittle.problem"] += " #{error.class}: #{error.message[0, 300]} (#{error.backtrace&.first})" if error
+      halt problem.status, headers, body
+    end
+
+    # Both versions, so that the page can show what was kept beside what was not.
+    def stale(record)
+      sentence = "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
+      current = record.is_a?(Reading) ? ReadingSerializer.call(record) : nil
+      Problem.new(409, sentence, current: current, yours: request.delete? ? {} : changes)
+    end
+  end
+
+  after { ActiveRecord::Base.connection_handler.clear_active_connections! unless ActiveRecord::Base.connection.transaction_open? }
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "committee"
+
+# What the API description finds wrong with a request, as a sentence at the field.
+class SchemaError < Committee::ValidationError
+  KINDS = { "integer" => "a whole number", "number" => "a number", "string" => "text", "boolean" => "true or false",
+            "object" => "an object", "array" => "a list" }.freeze
+
+  # @return [Array] a Rack response
+  def render
+    return Problem.new(404, "There is nothing at #{request.path_info}.").response(request.env) if bad_place?
+
+    found = problems
+    Problem.new(422, found.map(&:sentence).join(" "), problems: found).response(request.env)
+  end
+
+  private
+
+  # An id in the path that is no number.
+  def bad_place? = pointer.empty? && message.match?(/expected integer/) && request.path_info.match?(%r{/[^/\d][^/]*(/|$)})
+
+  def problems
+    case message
+    when /missing required parameters?: (.+)$/
+      Regexp.last_match(1).split(/,\s*/).map { |name| problem(below(name), "#{words(name)} is needed.") }
+    when /does not define properties: (.+)$/
+      Regexp.last_match(1).split(/,\s*/).map { |name| problem(below(name), "There is no field “#{name}” here.") }
+    when /expected (\w+), but received \w+: (.*)$/m
+      kind = KINDS.fetch(Regexp.last_match(1), Regexp.last_match(1))
+      [problem(pointer, "#{words(field)} must be #{kind}, not #{Regexp.last_match(2)[0, 80]}.")]
+    when /longer than max length/ then [problem(pointer, "#{words(field)} is too long.")]
+    when /does not allow null values|is required/ then [problem(pointer, "#{words(field)} is needed.")]
+    else [problem(pointer, "#{words(field)} cannot be read.")]
+    end
+  end
+
+  # The description's own place, "#/…/properties/upper_cm expected …", as a pointer into the request.
+  def pointer = message.scan(%r{properties/([^/\s]+)}).flatten.map { |name| "/#{name}" }.join
+
+  def below(name) = "#{pointer}/#{name.delete_prefix('/')}"
+
+  def field = pointer.split("/").last || message[/parameter (\S+)/, 1] || "the request"
+
+  def words(name) = name.sub(/_cm$/, "_depth").sub(/_mm$/, "").tr("_", " ").capitalize
+
+  def problem(pointer, sentence) = Grittle::Problem.new(pointer: pointer, sentence: sentence)
+end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+# The class a person gave to a reading. Only ever added: the newest stands.
+class Assignment < Record
+  belongs_to :reading
+  belongs_to :pen, class_name: "Observer", optional: true
+  attribute :result, ActiveRecord::Type::Json.new
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# A layer of a profile, from an upper to a lower depth in cm.
+class Horizon < Record
+  belongs_to :profile
+  has_many :samples, dependent: :restrict_with_exception, inverse_of: :horizon
+  has_many :readings, -> { order(:id) }, through: :samples
+
+  # @raise [Grittle::InvalidInput] upside-down or overlapping depths, a blank designation
+  def self.make(profile, designation:, upper_cm:, lower_cm:)
+    profile.with_lock do # two horizons added at once must not overlap either
+      horizon = new(profile: profile)
+      horizon.assign_attributes(horizon.checked(designation: designation, upper_cm: upper_cm, lower_cm: lower_cm))
+      horizon.save!
+      profile.horizons.reset
+      horizon
+    end
+  end
+
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def change(version, input)
+    profile.with_lock { revise(version, checked(input)) }
+    profile.horizons.reset
+  end
+
+  # @return [Grittle::Profile::DepthRange]
+  def depths = Grittle::Profile::DepthRange.new(upper_cm.to_f, lower_cm.to_f)
+
+  # The reading that speaks for the horizon: the newest.
+  # @return [Reading, nil]
+  def reading = readings.last
+
+  # @return [Hash] attributes ready to store
+  def checked(input)
+    input[:designation] = self.class.required_text(:designation, input[:designation], "horizon") if input.key?(:designation)
+    range = Grittle::Profile::DepthRange.new(input.fetch(:upper_cm) { upper_cm.to_f }, input.fetch(:lower_cm) { lower_cm.to_f })
+    profile.sequence(except: self).check_fits(range)
+    input
+  end
+end

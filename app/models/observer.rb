@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+# Somebody who textures (the hand) or writes it down (the pen).
+class Observer < Record
+  # @param name [String, nil]
+  # @return [Observer, nil] nil for a blank name
+  def self.named(name)
+    name = name.to_s.strip
+    create_or_find_by!(name: name) unless name.empty?
+  end
+end

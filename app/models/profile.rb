@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+# One exposure at a site, with the method its readings follow.
+class Profile < Record
+  belongs_to :site
+  belongs_to :hand, class_name: "Observer", optional: true
+  belongs_to :pen, class_name: "Observer", optional: true
+  has_many :horizons, -> { order(:upper_cm, :id) }, dependent: :restrict_with_exception, inverse_of: :profile
+
+  METHOD_DEFAULTS = {
+    key: Grittle::Keys::RibbonAndRub::ID, limit_set: Grittle::Keys::LimitSets::DEFAULT,
+    ribbon_counts_from: Grittle::Keys::LimitSets::DEFAULT_COUNTS_FROM, unit: "mm"
+  }.freeze
+
+  # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
+  # @raise [Grittle::InvalidInput]
+  def self.make(site, input) = create!(METHOD_DEFAULTS.merge(site: site, **checked(input)))
+
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def change(version, input) = revise(version, self.class.checked(input))
+
+  # @return [Hash] attributes ready to store
+  def self.checked(input)
+    input[:name] = required_text(:name, input[:name], "profile") if input.key?(:name)
+    { kind: Grittle::Profile::EXPOSURES, limit_set: Grittle::Keys::LimitSets::ALL, unit: Grittle::Units::LENGTHS,
+      ribbon_counts_from: Grittle::Keys::LimitSets::COUNTS_FROM }.each { |field, table| one_of(field, input[field], table) }
+    %i[hand pen].each { |role| input[role] = Observer.named(input[role]) if input.key?(role) }
+    input
+  end
+
+  # @return [Grittle::Profile::HorizonSequence] of all horizons but the one named
+  def sequence(except: nil)
+    Grittle::Profile::HorizonSequence.new((horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] })
+  end
+
+  # @return [Horizon, nil] the first without a class from +below+ on, else the first at all
+  def next_horizon(below: nil)
+    waiting = horizons.reject { |horizon| horizon.reading&.assigned }
+    waiting.find { |horizon| below && horizon.upper_cm > below.upper_cm } || (waiting - [below]).first
+  end
+end

@@ -1,0 +1,171 @@
+# frozen_string_literal: true
+
+# One hand-texturing of one sample. Answers, ribbons and assignments are added to it and never overwritten; what the
+# core makes of them is computed afresh each time.
+class Reading < Record
+  belongs_to :sample
+  belongs_to :hand, class_name: "Observer", optional: true
+  belongs_to :pen, class_name: "Observer", optional: true
+  has_many :answers, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
+  has_many :ribbons, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
+  has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
+  has_one :horizon, through: :sample
+
+  STEPS = Grittle::Tests::Catalogue::STEPS.to_h { |step| [step[:id], step] }.freeze
+  METHOD_COLUMNS = %w[key limit_set ribbon_counts_from unit hand_id pen_id].freeze
+
+  # @param horizon [Horizon, nil] nil begins a quick reading
+  def self.begin(horizon: nil, label: nil, hand: nil, pen: nil)
+    method = horizon ? horizon.profile.attributes.slice(*METHOD_COLUMNS) : Profile::METHOD_DEFAULTS
+    people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
+    create!(
+      sample: Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence),
+      rules_version: Grittle::RULES_VERSION, step: STEPS.keys.first, started_at: Time.now.utc, **method, **people
+    )
+  end
+
+  # Gives, corrects or takes back answers, and changes the method.
+  # @param answers [Hash{String=>Object}] observations by name
+  # @param moisture [String, nil] what the ball that did not hold was
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def answer(version, answers: {}, moisture: nil, method: {})
+    write(version) do
+      check_answers(answers)
+      Profile.checked(method)
+      assign_attributes(method.except(:label))
+      sample.update!(label: method[:label].presence) if method.key?(:label)
+      answers.each { |name, value| add_answer(name, value) unless standing[name] == value }
+      add_moisture_answer(moisture) if moisture
+    end
+  end
+
+  # @param entered [Numeric] length in +unit+
+  # @param corrects [Ribbon, nil] the earlier ribbon that this one stands for
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def add_ribbon(version, entered:, unit:, thickness_mm: nil, ended: nil, corrects: nil)
+    write(version) do
+      length = Grittle::Units.to_mm(entered, unit)
+      check_ribbon({ "length_mm" => length, "thickness_mm" => thickness_mm, "ended" => ended }.compact, entered, unit)
+      refuse_eleventh unless corrects
+      corrects&.update!(taken_back_at: Time.now.utc)
+      ribbons.create!(length_mm: length, entered_length: entered, entered_unit: unit, thickness_mm: thickness_mm,
+                      ended: ended || "broke", corrects: corrects, made_at: corrects&.made_at || Time.now.utc, pen: pen)
+    end
+  end
+
+  # @raise [Record::Stale]
+  def take_back(version, ribbon) = write(version) { ribbon.update!(taken_back_at: Time.now.utc) }
+
+  # @raise [Grittle::InvalidInput, Record::Stale] for an unknown class, or another than the key's without a reason
+  def assign(version, code, reason: nil)
+    write(version) do
+      texture_class = Grittle.triangle(Grittle::Keys[key]::SYSTEM)[code]
+      result = assessment.key
+      override = result.outcomes.none? { |outcome, _| outcome == texture_class.code }
+      reason = reason.to_s.strip.presence
+      refuse_silent_override(texture_class) if override && reason.nil?
+      assignments.create!(code: texture_class.code, override: override, reason: reason, pen: pen, result: result.to_h,
+                          rules_version: Grittle::RULES_VERSION, assigned_at: Time.now.utc)
+    end
+  end
+
+  # Where the bench stands; no part of the record, so no version.
+  # @raise [Grittle::UnknownName]
+  def stand_at(step: nil, unit: nil)
+    self.class.one_of(:step, step, STEPS)
+    self.class.one_of(:unit, unit, Grittle::Units::LENGTHS)
+    update_columns({ step: step, unit: unit }.compact.merge(updated_at: Time.now.utc))
+  end
+
+  # @return [Assignment, nil]
+  def assigned = assignments.last
+
+  # @return [Array<Ribbon>] those not taken back, in the order they were made
+  def standing_ribbons = ribbons.reject(&:taken_back_at).sort_by { |ribbon| [ribbon.made_at, ribbon.id] }
+
+  # @return [Hash{String=>Object}] observations as on the wire, those taken back left out
+  def observations
+    given = standing.except(Answer::MOISTURE)
+    rounds = moisture_loop.moisture_rounds(given["ball_holds"])
+    made = standing_ribbons.map(&:observation)
+    given.merge({ "moisture_rounds" => rounds, "ribbons" => made.presence }.compact).compact
+  end
+
+  # @return [Grittle::MoistureLoop] of the answers given after a ball that did not hold
+  def moisture_loop
+    Grittle::MoistureLoop.new(answers.select { |answer| answer.observation == Answer::MOISTURE && answer.value }.map(&:value))
+  end
+
+  # @return [Grittle::Assessment]
+  def assessment
+    Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit)
+  end
+
+  def profile = horizon&.profile
+
+  private
+
+  # The newest value of each name.
+  def standing = answers.to_h { |answer| [answer.observation, answer.value] }
+
+  # Locks the reading, so that of two writers on one version the second is told.
+  def write(version)
+    with_lock do
+      raise Stale, self unless lock_version == version
+
+      yield
+      [answers, ribbons, assignments].each(&:reset)
+      self.updated_at = Time.now.utc # moves the version on, also when only a row was added
+      save!
+    end
+  end
+
+  def add_answer(name, value) = answers.create!(observation: name, value: value, pen: pen, given_at: Time.now.utc)
+
+  # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both.
+  def add_moisture_answer(moisture)
+    self.class.one_of(:moisture_answer, moisture, Grittle::MoistureLoop::ANSWERS.to_h { |answer| [answer, answer] })
+    unless standing["ball_holds"] == false
+      raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/moisture_answer",
+                                                         sentence: "Moisture is asked after a ball that did not hold.")]
+    end
+    add_answer(Answer::MOISTURE, moisture)
+    answers.reset
+    add_answer("ball_holds", nil) unless moisture_loop.over?
+  end
+
+  def check_answers(answers)
+    derived = answers.keys & %w[ribbons moisture_rounds]
+    unless derived.empty?
+      raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/answers/#{derived.first}",
+                                                         sentence: "#{derived.first} is recorded step by step, not as one answer.")]
+    end
+    Grittle::Observations.new(answers)
+  rescue Grittle::InvalidObservations => e
+    raise Grittle::InvalidObservations, e.problems.map { |problem| problem.under("/answers") }
+  end
+
+  # The core speaks of mm; the person typed another unit perhaps, and is answered in that one.
+  def check_ribbon(fields, entered, unit)
+    Grittle::Ribbon.new(fields)
+  rescue Grittle::InvalidObservations => e
+    raise Grittle::InvalidObservations, (e.problems.map do |problem|
+      next problem unless problem.pointer == "/length_mm"
+
+      limits = [Grittle::Ribbon::LENGTH_MM.begin, Grittle::Ribbon::LENGTH_MM.end].map { |mm| Grittle::Units.number(mm, unit) }
+      Grittle::Problem.new(pointer: "/length", sentence: "A ribbon is #{limits.join(' to ')} #{unit} long, not #{entered}.")
+    end)
+  end
+
+  def refuse_eleventh
+    return if standing_ribbons.size < Grittle::RibbonSet::COUNT.end
+
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/length", sentence: "#{Grittle::RibbonSet::COUNT.end} ribbons " \
+                                                                                     "are enough: take one back first.")]
+  end
+
+  def refuse_silent_override(texture_class)
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/reason", sentence: "The key does not say " \
+                                                                                     "#{texture_class.name}. Write one line why you do.")]
+  end
+end

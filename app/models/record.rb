@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+# What every kept thing shares.
+class Record < ActiveRecord::Base
+  self.abstract_class = true
+
+  # Raised when a change was made on another version than the one that is kept.
+  class Stale < StandardError
+    attr_reader :record
+
+    def initialize(record)
+      @record = record
+      super("#{record.class.name} #{record.id} has changed meanwhile")
+    end
+  end
+
+  # Changes columns, keeping the earlier values in revisions.
+  # @param version [Integer] the version the change was made on
+  # @param attributes [Hash]
+  # @raise [Stale]
+  def revise(version, attributes)
+    with_lock do
+      raise Stale, self unless lock_version == version
+
+      assign_attributes(attributes)
+      next unless changed?
+
+      Revision.create!(record_type: self.class.name, record_id: id, was: changed_attributes, changed_at: Time.now.utc)
+      save!
+    end
+  end
+
+  # A blank name is refused with a sentence at its field.
+  # @raise [Grittle::InvalidInput]
+  def self.required_text(field, value, noun)
+    text = value.to_s.strip
+    return text unless text.empty?
+
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: "Give the #{noun} a name.")]
+  end
+
+  # @raise [Grittle::UnknownName] when the value is none of the table's names
+  def self.one_of(field, value, table)
+    return value if value.nil? || table.key?(value)
+
+    raise Grittle::UnknownName.new(field, value, table.keys)
+  end
+end

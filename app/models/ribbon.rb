@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+# One ribbon with the length as it was entered. A correction is a new row; the earlier one is taken back, not changed.
+class Ribbon < Record
+  belongs_to :reading
+  belongs_to :pen, class_name: "Observer", optional: true
+  belongs_to :corrects, class_name: "Ribbon", optional: true
+
+  scope :standing, -> { where(taken_back_at: nil) }
+
+  # @return [Hash{String=>Object}] the ribbon as on the wire
+  def observation
+    { "length_mm" => length_mm.to_f, "thickness_mm" => thickness_mm&.to_f, "ended" => ended }.compact
+  end
+end

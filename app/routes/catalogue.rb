@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Routes
+  # What belongs to no record: health, words, and verdicts that are not kept.
+  module Catalogue
+    def self.registered(app)
+      app.get "/api/health" do
+        ActiveRecord::Base.connection.execute("SELECT 1")
+        answer(status: "ok", rules_version: Grittle::RULES_VERSION)
+      end
+
+      app.get("/api/catalogue") { answer CatalogueSerializer.call }
+
+      app.post "/api/assessments" do
+        observations = JSON.parse(JSON.generate(input[:observations]))
+        answer Grittle.assess(observations, **input.except(:observations)).to_h
+      end
+
+      app.post "/api/compositions" do
+        triangle = Grittle.triangle(input.fetch(:system, "usda"))
+        composition = Grittle::Composition.new(**input.except(:system))
+        found = triangle.classify(composition).code
+        answer(composition: composition.to_h, class: found, neighbours: triangle.neighbours(found),
+               distance_to_boundary: triangle.distance_to_boundary(composition), near: triangle.near(composition).map(&:code))
+      end
+    end
+  end
+end

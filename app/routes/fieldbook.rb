@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Routes
+  # Sites, profiles, horizons, and where the work stopped.
+  module Fieldbook
+    WITH_READINGS = { horizons: { readings: %i[answers ribbons assignments sample hand pen] } }.freeze
+
+    def self.registered(app)
+      app.get("/api/work") { answer(work: WorkSerializer.call(Work.current)) }
+
+      app.get "/api/sites" do
+        sites, page = paged(Site.order(:id).includes(profiles: [:hand, :pen, WITH_READINGS]))
+        answer(sites: sites.map { |site| ProfileSerializer.site(site) }, **page)
+      end
+
+      app.post("/api/sites") { answer ProfileSerializer.site(Site.make(**input)), 201 }
+
+      app.post "/api/sites/:id/profiles" do
+        answer ProfileSerializer.call(Profile.make(Site.find(params[:id]), input)), 201
+      end
+
+      app.get "/api/profiles/:id" do
+        answer ProfileSerializer.call(Profile.includes(WITH_READINGS).find(params[:id]))
+      end
+
+      app.patch "/api/profiles/:id" do
+        profile = Profile.find(params[:id])
+        profile.change(input[:version], changes)
+        answer ProfileSerializer.call(profile)
+      end
+
+      app.post "/api/profiles/:id/horizons" do
+        profile = Profile.find(params[:id])
+        Horizon.make(profile, **input)
+        answer ProfileSerializer.call(profile), 201
+      end
+
+      app.patch "/api/horizons/:id" do
+        horizon = Horizon.find(params[:id])
+        horizon.change(input[:version], changes)
+        answer ProfileSerializer.call(horizon.profile)
+      end
+    end
+  end
+end

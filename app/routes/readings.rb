@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Routes
+  # One hand-texturing: answers, ribbons, and the class.
+  module Readings
+    METHOD_FIELDS = %i[limit_set ribbon_counts_from hand pen label].freeze
+
+    def self.registered(app)
+      app.get "/api/readings" do
+        quick = Reading.joins(:sample).where(samples: { horizon_id: nil }).order(id: :desc)
+        readings, page = paged(quick.includes(:answers, :ribbons, :assignments, :sample, :hand))
+        answer(readings: readings.map { |reading| ReadingSerializer.summary(reading) }, **page)
+      end
+
+      app.post "/api/readings" do
+        horizon = input[:horizon_id] && Horizon.find(input[:horizon_id])
+        answer ReadingSerializer.call(Reading.begin(horizon: horizon, **input.except(:horizon_id))), 201
+      end
+
+      app.get("/api/readings/:id") { answer ReadingSerializer.call(reading) }
+
+      app.get("/api/readings/:id/history") { answer ReadingSerializer.history(reading) }
+
+      app.patch "/api/readings/:id" do
+        answers = JSON.parse(JSON.generate(input.fetch(:answers, {})))
+        reading.answer(input[:version], answers: answers, moisture: input[:moisture_answer], method: input.slice(*METHOD_FIELDS))
+        answer ReadingSerializer.call(reading)
+      end
+
+      app.put "/api/readings/:id/place" do
+        reading.stand_at(**input)
+        answer ReadingSerializer.call(reading)
+      end
+
+      app.post "/api/readings/:id/ribbons" do
+        reading.add_ribbon(input[:version], entered: input[:length], **input.except(:version, :length))
+        answer ReadingSerializer.call(reading), 201
+      end
+
+      app.patch "/api/readings/:id/ribbons/:ribbon_id" do
+        reading.add_ribbon(input[:version], entered: input[:length], **input.except(:version, :length), corrects: ribbon)
+        answer ReadingSerializer.call(reading)
+      end
+
+      app.delete "/api/readings/:id/ribbons/:ribbon_id" do
+        reading.take_back(params["version"].to_i, ribbon)
+        answer ReadingSerializer.call(reading)
+      end
+
+      app.post "/api/readings/:id/assignments" do
+        reading.assign(input[:version], input[:code], reason: input[:reason])
+        answer ReadingSerializer.call(reading), 201
+      end
+
+      app.helpers do
+        def reading = @reading ||= Reading.find(params[:id])
+        def ribbon = @ribbon ||= reading.ribbons.standing.find(params[:ribbon_id])
+      end
+    end
+  end
+end

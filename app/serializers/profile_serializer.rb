@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+# Profiles, their horizons and the sites they lie at, as the page sees them.
+module ProfileSerializer
+  module_function
+
+  # @param profile [Profile]
+  # @return [Hash] schema Profile
+  def call(profile)
+    {
+      id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
+      name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
+      method: ReadingSerializer.method(profile), method_name: method_name(profile), hand: profile.hand&.name,
+      pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon) },
+      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id
+    }
+  end
+
+  # @param site [Site]
+  # @return [Hash] schema Site
+  def site(site)
+    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: site.profiles.map { |profile| call(profile) } }
+  end
+
+  def horizon(horizon)
+    reading = horizon.reading
+    { id: horizon.id, version: horizon.lock_version, **depths(horizon), reading: reading && ReadingSerializer.summary(reading) }
+  end
+
+  # @return [Hash] designation and depths in cm, whole numbers as such
+  def depths(horizon)
+    { designation: horizon.designation, upper_cm: plain(horizon.upper_cm), lower_cm: plain(horizon.lower_cm) }
+  end
+
+  def plain(number) = number == number.to_i ? number.to_i : number.to_f
+
+  def gaps(profile)
+    profile.sequence.gaps.map do |gap|
+      { upper_cm: plain(gap.upper), lower_cm: plain(gap.lower), sentence: "No horizon from #{gap}." }
+    end
+  end
+
+  def method_name(profile)
+    "#{Grittle::Keys[profile.key]::NAME}, #{Grittle::Keys::LimitSets[profile.limit_set][:name].downcase}"
+  end
+end

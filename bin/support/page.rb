@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require_relative "shell"
+
+# The page: its npm modules, and the build in web/dist.
+module PageBuild
+  WEB = Place.at("web")
+  SOURCES = [*%w[src public].map { |name| File.join(WEB, name) },
+             *%w[index.html vite.config.ts package-lock.json].map { |name| File.join(WEB, name) },
+             Place.at("api/openapi.yaml")].freeze
+
+  module_function
+
+  # @raise [Stop]
+  def ensure_modules!
+    FileUtils.rm_f(Place.at("var/stamps/modules")) unless File.directory?(File.join(WEB, "node_modules"))
+    Stamp.unless_same("modules", [File.join(WEB, "package-lock.json")]) do
+      say "installing npm modules"
+      Shell.run!("npm modules", "npm", "ci", "--no-audit", "--no-fund", dir: WEB)
+    end
+  end
+
+  # @raise [Stop]
+  def ensure_built!
+    FileUtils.rm_f(Place.at("var/stamps/page")) unless File.exist?(File.join(WEB, "dist/index.html"))
+    Shell.run!("types of the API", "npm", "run", "--silent", "types", dir: WEB) unless types_fresh?
+    Stamp.unless_same("page", SOURCES) do
+      say "building the page"
+      Shell.run!("the page", "npm", "run", "--silent", "build", dir: WEB)
+    end
+  end
+
+  def types_fresh?
+    types = File.join(WEB, "src/api/schema.ts")
+    File.exist?(types) && File.mtime(types) >= File.mtime(Place.at("api/openapi.yaml"))
+  end
+end

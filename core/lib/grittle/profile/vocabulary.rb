@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Profile
+    # How the ground was opened, and the words for it.
+    EXPOSURES = {
+      "pit" => "Pit", "hand_auger" => "Hand auger", "probe" => "Probe", "spade_hole" => "Spade hole",
+      "cutting" => "Cutting", "surface_sample" => "Surface sample"
+    }.freeze
+
+    # Where in the landscape a site lies, from the top down.
+    LANDFORMS = {
+      "crest" => "Crest", "upper_slope" => "Upper slope", "mid_slope" => "Mid slope", "lower_slope" => "Lower slope",
+      "foot" => "Foot of the slope", "terrace" => "Terrace", "plain" => "Plain", "flat" => "Flat",
+      "drainage_line" => "Drainage line"
+    }.freeze
+
+    # Suggestions only; a designation is free text.
+    DESIGNATIONS = %w[O A Ah Ap E Ae AE AB B Bm Bt Btg BC Cg C R].freeze
+  end
+end
