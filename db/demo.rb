@@ -13,7 +13,7 @@ module Demo
       profiles: [
         { name: "Tare 1", kind: "pit", horizons: [
           ["Ap", 0, 18, { ribbons: [19, 21, 20], wet_rub: "neither", grittiness: "slight", mould_feel: "soft" }],
-          ["E", 18, 32, { ribbons: [27, 28, 26], wet_rub: "very_gritty", grittiness: "moderate", mould_feel: "soft",
+          ["E", 18, 32, { ribbons: [31, 30, 32], wet_rub: "very_gritty", grittiness: "moderate", mould_feel: "soft",
                           as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."] }],
           ["Bt", 32, 66, { ribbons: [71, 68, 73], wet_rub: "neither", grittiness: "slight", stickiness: "very",
                            plasticity: "very", mould_feel: "stiff" }],

@@ -17,8 +17,11 @@ class SchemaError < Committee::ValidationError
 
   private
 
-  # An id in the path that is no number.
-  def bad_place? = pointer.empty? && message.match?(/expected integer/) && request.path_info.match?(%r{/[^/\d][^/]*(/|$)})
+  # An id in the path, /api/readings/ID/ribbons/ID, that is no number.
+  def bad_place?
+    ids = request.path_info.split("/").values_at(3, 5).compact
+    message.match?(/expected integer/) && pointer.empty? && ids.any? { |id| !id.match?(/\A\d+\z/) }
+  end
 
   def problems
     case message

@@ -22,7 +22,7 @@ RSpec.describe Grittle::RibbonSet do
     torn = described_class.new([*set(50, 52).ribbons, Grittle::Ribbon.new("length_mm" => 20, "ended" => "torn")])
     expect(torn.mean).to eq 51
     expect(torn.flags).to eq ["torn_left_out"]
-    expect(set(20, ended: "torn").to_h).to eq("count" => 0, "verdict" => "all_torn", "flags" => ["torn_left_out"])
+    expect(set(20, ended: "torn").to_h).to include("count" => 0, "verdict" => "all_torn", "flags" => ["torn_left_out"])
   end
 
   # Just inside and just outside each limit.

@@ -108,6 +108,16 @@ module Grittle
       }.filter_map { |name, raised| name if raised }
     end
 
+    # @return [String] how the ribbons agree, for a person
+    def sentence
+      {
+        "all_torn" => "Every ribbon tore: wipe your hand and push another.",
+        "single" => "One ribbon only.",
+        "consistent" => "#{count} ribbons, in good agreement.",
+        "inconsistent" => "#{count} ribbons, not yet in agreement."
+      }.fetch(verdict)
+    end
+
     # The bell of the true length, for drawing.
     # @param points [Integer] how many
     # @return [Array<Array<Float>>] [mm, height from 0 to 1], four scales to either side of the mean
@@ -120,7 +130,7 @@ module Grittle
 
     # @return [Hash] as on the wire, lengths in mm
     def to_h
-      figures = { "count" => count, "verdict" => verdict, "flags" => flags }
+      figures = { "count" => count, "verdict" => verdict, "flags" => flags, "sentence" => sentence }
       return figures if empty?
 
       figures.merge("mean_mm" => mean.round(1), "sd_mm" => sd&.round(1), "cv_percent" => cv && (100 * cv).round(1),

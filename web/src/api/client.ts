@@ -1,0 +1,44 @@
+import type { components } from './schema'
+import { ApiProblem, Unreachable, type ProblemBody } from './problem'
+
+export type Schemas = components['schemas']
+export type Reading = Schemas['Reading']
+export type Ribbon = Schemas['Ribbon']
+export type Profile = Schemas['Profile']
+export type Horizon = Schemas['Horizon']
+export type Site = Schemas['Site']
+export type Catalogue = Schemas['Catalogue']
+export type TextureClass = Schemas['TextureClass']
+export type ReadingSummary = Schemas['ReadingSummary']
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
+
+/** A word of this write's own, so that a retry makes no second record. */
+export const newKey = (): string => crypto.randomUUID()
+
+/**
+ * One request to the API.
+ * @throws {ApiProblem} when the server refuses it
+ * @throws {Unreachable} when there is no answer
+ */
+export async function request<T>(method: Method, path: string, body?: unknown, key: string = newKey()): Promise<T> {
+  const headers: Record<string, string> = {}
+  if (method !== 'GET') headers['Idempotency-Key'] = key
+  if (body !== undefined) headers['Content-Type'] = 'application/json'
+  let response: Response
+  try {
+    response = await fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) })
+  } catch {
+    throw new Unreachable()
+  }
+  if (response.ok) return (await response.json()) as T
+  throw new ApiProblem(await problemOf(response))
+}
+
+async function problemOf(response: Response): Promise<ProblemBody> {
+  try {
+    return (await response.json()) as ProblemBody
+  } catch {
+    return { type: 'about:blank', title: 'No answer', status: response.status, detail: 'The server gave no readable answer.' }
+  }
+}

@@ -1,0 +1,54 @@
+import { QueryClient, queryOptions, useQuery } from '@tanstack/vue-query'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { request, type Catalogue, type Profile, type Reading, type Schemas } from './client'
+import { isPassing } from './problem'
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: { retry: (count, error) => isPassing(error) && count < 2, staleTime: 5_000, networkMode: 'always' },
+  },
+})
+
+type Sites = { sites: Schemas['Site'][]; page: number; pages: number; total: number }
+type Readings = { readings: Schemas['ReadingSummary'][]; page: number; pages: number; total: number }
+
+export const catalogueQuery = queryOptions({
+  queryKey: ['catalogue'],
+  queryFn: () => request<Catalogue>('GET', '/api/catalogue'),
+  staleTime: Infinity,
+})
+export const workQuery = queryOptions({
+  queryKey: ['work'],
+  queryFn: () => request<{ work: Schemas['Work'] | null }>('GET', '/api/work'),
+})
+export const sitesQuery = (page: number) =>
+  queryOptions({ queryKey: ['sites', page], queryFn: () => request<Sites>('GET', `/api/sites?page=${page}`) })
+export const quickQuery = queryOptions({
+  queryKey: ['readings', 'quick'],
+  queryFn: () => request<Readings>('GET', '/api/readings'),
+})
+export const profileQuery = (id: number) =>
+  queryOptions({ queryKey: ['profile', id], queryFn: () => request<Profile>('GET', `/api/profiles/${id}`) })
+export const readingQuery = (id: number) =>
+  queryOptions({ queryKey: ['reading', id], queryFn: () => request<Reading>('GET', `/api/readings/${id}`) })
+
+export const useCatalogue = () => useQuery(catalogueQuery)
+
+/** The catalogue, which App.vue waits for before any page is shown. */
+export function useWords() {
+  const { data } = useCatalogue()
+  return computed(() => {
+    if (!data.value) throw new Error('The catalogue is not loaded: show pages below App.vue only.')
+    return data.value
+  })
+}
+
+export const useProfile = (id: MaybeRefOrGetter<number>) => useQuery(computed(() => profileQuery(toValue(id))))
+
+/** After a write: what lists and sections show may have changed. */
+export function forgetLists(): void {
+  void queryClient.invalidateQueries({ queryKey: ['work'] })
+  void queryClient.invalidateQueries({ queryKey: ['sites'] })
+  void queryClient.invalidateQueries({ queryKey: ['readings'] })
+  void queryClient.invalidateQueries({ queryKey: ['profile'] })
+}

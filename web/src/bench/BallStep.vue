@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import TestQuestion from './TestQuestion.vue'
+import { useAnswers } from './useAnswers'
+import { useBench } from './useReading'
+import { useBenchKeys } from './useBenchKeys'
+
+// The ball, and the loop of too dry and too wet for as long as it does not hold.
+const bench = useBench()
+const { words, test } = useAnswers()
+const ball = computed(() => test('ball_holds'))
+const moisture = computed(() => bench.reading.value!.moisture)
+const failed = computed(() => bench.observations.value.ball_holds === false)
+const asking = computed(() => failed.value && (moisture.value.open || bench.saved.value !== 'saved'))
+const FIRST_MOISTURE_KEY = 3
+
+useBenchKeys((key) => {
+  const answer = ball.value.answers[Number(key) - 1]
+  if (answer) {
+    bench.answer('ball_holds', answer.value)
+    return true
+  }
+  const why = asking.value ? words.value.moisture.answers[Number(key) - FIRST_MOISTURE_KEY] : undefined
+  if (why) bench.moisture(why.value as string)
+  return Boolean(why)
+})
+</script>
+
+<template>
+  <div class="grid gap-6 content-start">
+    <TestQuestion heading :test="ball" :first-key="1" :value="bench.observations.value.ball_holds" @answer="bench.answer('ball_holds', $event)" @clear="bench.answer('ball_holds', null)" />
+    <TestQuestion v-if="asking" :test="{ ...words.moisture, ask: 'Too dry, too wet, or neither?' }" :first-key="FIRST_MOISTURE_KEY" :value="undefined" @answer="bench.moisture($event as string)" />
+    <p v-if="moisture.answers.length && bench.observations.value.ball_holds === undefined" role="status" class="bg-lit text-lit-ink border-l-8 border-lit-line px-4 py-3 text-2xl font-extrabold">
+      {{ moisture.answers.at(-1) === 'too_dry' ? 'Add a little water, knead on, and squeeze again.' : 'Add dry soil or let it dry, knead on, and squeeze again.' }}
+    </p>
+    <p v-if="moisture.rounds" class="text-pencil">Round {{ moisture.rounds }} of {{ moisture.rounds_at_most }}. After that, no ball means sand.</p>
+  </div>
+</template>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { CircleQuestionMark } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { request, type Reading } from '@/api'
+import PageState from '@/shared/PageState.vue'
+import AssignStep from './AssignStep.vue'
+import BallStep from './BallStep.vue'
+import ConflictDialog from './ConflictDialog.vue'
+import KeysDialog from './KeysDialog.vue'
+import MethodDialog from './MethodDialog.vue'
+import PeekPanel from './PeekPanel.vue'
+import QuestionStep from './QuestionStep.vue'
+import RibbonStep from './RibbonStep.vue'
+import SpineColumn from './SpineColumn.vue'
+import StepPath from './StepPath.vue'
+import { useStepSummaries } from './useStepSummaries'
+import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
+import { provideReading, useReading } from './useReading'
+import VerdictPanel from './VerdictPanel.vue'
+
+const props = defineProps<{ id: number }>()
+const router = useRouter()
+const bench = useReading(props.id)
+provideReading(bench)
+listenForBenchKeys()
+
+const reading = bench.reading
+const { steps, words } = useStepSummaries(bench)
+const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
+const next = computed(() => steps.value[index.value + 1])
+const keys = ref(false)
+const method = ref(false)
+const going = ref(false)
+
+const title = computed(() => reading.value?.horizon?.designation ?? reading.value?.label ?? 'Quick reading')
+const place = computed(() => {
+  const { horizon, profile } = reading.value ?? {}
+  return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
+})
+const methodLine = computed(() => {
+  const set = words.value.limit_sets.find(({ value }) => value === reading.value!.method.limit_set)?.name.toLowerCase()
+  const people = [reading.value!.hand && `hand ${reading.value!.hand}`, reading.value!.pen && `pen ${reading.value!.pen}`].filter(Boolean).join(', ')
+  return `${words.value.keys.find(({ id }) => id === reading.value!.method.key)?.name}, ${set}${people ? `; ${people}` : ''}`
+})
+const back = computed(() => (reading.value?.profile ? `/profiles/${reading.value.profile.id}` : '/'))
+const NEXT: Record<string, string> = { moisten: 'wet and knead', ball: 'squeeze a ball', ribbon: 'push ribbons', rub: 'rub a pinch', more: 'more tests', assign: 'assign the class' }
+const last = computed(() => (reading.value?.next_horizon ? `Go on with ${reading.value.next_horizon.designation}` : reading.value?.profile ? 'See the section' : 'To the fieldbook'))
+const waits = computed(() => `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`)
+const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
+
+async function goOn(): Promise<void> {
+  if (next.value) return bench.goTo(next.value.id)
+  const following = reading.value?.next_horizon
+  if (!following) return void router.push(back.value)
+  if (following.reading_id) return void router.push(`/readings/${following.reading_id}`)
+  if (going.value) return
+  going.value = true
+  try {
+    const begun = await request<Reading>('POST', '/api/readings', { horizon_id: following.id })
+    void router.push(`/readings/${begun.id}`)
+  } catch {
+    going.value = false
+    void router.push(back.value)
+  }
+}
+function goBack(): void {
+  const before = steps.value[index.value - 1]
+  if (before) bench.goTo(before.id)
+  else void router.push(back.value)
+}
+
+useBenchKeys((key) => {
+  if (!reading.value) return false
+  if (key === 'Enter') void goOn()
+  else if (key === 'Backspace') goBack()
+  else if (key === '?') keys.value = true
+  else if (key === 'm') method.value = true
+  else return false
+  return true
+})
+</script>
+
+<template>
+  <PageState v-if="!reading" :error="bench.query.error.value" @retry="bench.query.refetch()" />
+  <div v-else class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]">
+    <header class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1">
+      <RouterLink :to="back" class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14" :aria-label="`Back: ${reading.profile?.name ?? 'Fieldbook'}`">
+        <span class="desk:hidden text-3xl text-center">‹</span><span class="hidden desk:block truncate">‹ {{ title }}</span><span class="hidden desk:block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>
+      </RouterLink>
+      <p class="desk:hidden self-center leading-tight font-extrabold truncate">{{ title }}<span class="block font-normal text-pencil">{{ place }}</span></p>
+      <StepPath class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint" :steps="steps" :current="bench.step.value" @go="bench.goTo" />
+      <button type="button" class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1" aria-label="Show the keys" @click="keys = true"><CircleQuestionMark :size="34" aria-hidden="true" /></button>
+    </header>
+
+    <div class="min-h-0 grid" :class="reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_304px]' : 'desk:grid-cols-[minmax(0,1fr)_304px]'">
+      <SpineColumn v-if="reading.horizons.length" class="hidden desk:block border-r-[2.5px] border-ink" :reading="reading" />
+      <main class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-24" :aria-label="steps[index]?.name">
+        <p v-if="bench.sentence.value" role="alert" class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4">
+          <span class="py-2">{{ bench.sentence.value }}</span><button type="button" class="min-h-14 px-3 underline underline-offset-4" @click="bench.dismiss()">Close</button>
+        </p>
+        <RibbonStep v-if="bench.step.value === 'ribbon'" />
+        <BallStep v-else-if="bench.step.value === 'ball'" />
+        <AssignStep v-else-if="bench.step.value === 'assign'" />
+        <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value">
+          <template #before>
+            <dl v-if="bench.step.value === 'moisten'" class="grid desk:grid-cols-2 gap-3 border-y-[1.5px] border-ink py-3 leading-tight">
+              <div v-for="sign in words.moisture.answers.slice(0, 2)" :key="String(sign.value)"><dt class="font-extrabold">{{ sign.name }}?</dt><dd>{{ sign.hint }}</dd></div>
+            </dl>
+            <div v-if="bench.step.value === 'prepare'" class="flex flex-wrap items-center justify-between gap-3 border-y-[1.5px] border-ink py-2">
+              <p class="leading-tight">{{ methodLine }}</p><button type="button" class="key" @click="method = true">Change</button>
+            </div>
+          </template>
+        </QuestionStep>
+        <div class="desk:hidden mt-3 -mx-3"><PeekPanel :step="bench.step.value" /></div>
+      </main>
+      <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
+        <VerdictPanel class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
+        <div class="p-4 pt-2 grid gap-1.5">
+          <p role="status" class="text-pencil text-lg leading-tight" data-save-state>{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
+          <button type="button" class="key key-main w-full" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
+        </div>
+      </div>
+      <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid grid-cols-[1fr_auto] gap-2 items-center">
+        <p role="status" class="text-pencil text-lg leading-tight pl-1">{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
+        <button type="button" class="key key-main" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
+      </div>
+    </div>
+    <KeysDialog :open="keys" @close="keys = false" />
+    <MethodDialog v-if="method" open @close="method = false" />
+    <ConflictDialog />
+  </div>
+</template>

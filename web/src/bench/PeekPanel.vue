@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { ChevronUp } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import TextureTriangle from '@/drawing/TextureTriangle.vue'
+import SheetDialog from '@/shared/SheetDialog.vue'
+import { useAnswers } from './useAnswers'
+import { useBench } from './useReading'
+import VerdictPanel from './VerdictPanel.vue'
+
+// The verdict on a phone: one line that opens.
+defineProps<{ step: string }>()
+const bench = useBench()
+const { words } = useAnswers()
+const open = ref(false)
+const key = computed(() => bench.reading.value!.assessment.keys[0]!)
+</script>
+
+<template>
+  <button type="button" class="w-full grid grid-cols-[64px_1fr_24px] items-center gap-3 text-left bg-leaf border-y-2 border-ink px-2 min-h-16 leading-tight" aria-haspopup="dialog" @click="open = true">
+    <TextureTriangle :classes="words.classes" :possible="key.possible" :outcomes="[]" :width="64" />
+    <span>{{ key.sentence }}</span><ChevronUp aria-hidden="true" />
+  </button>
+  <SheetDialog :open="open" title="Verdict so far" @close="open = false"><VerdictPanel :step="step" /></SheetDialog>
+</template>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useWords } from '@/api'
+import { useUnits } from '@/shared/useUnits'
+import RibbonRuler from './RibbonRuler.vue'
+import RibbonsDialog from './RibbonsDialog.vue'
+import { useAnswers } from './useAnswers'
+import { useBench } from './useReading'
+import { useBenchKeys } from './useBenchKeys'
+
+// A real ruler: tap or type each length, say how it ended, and see the set.
+const bench = useBench()
+const words = useWords()
+const { test } = useAnswers()
+const { show, toMm } = useUnits(bench.unit)
+const reading = computed(() => bench.reading.value!)
+
+const typed = ref('')
+const ended = ref('broke')
+const thickness = ref(words.value.thickness_mm)
+const listing = ref(false)
+
+const endings = computed(() => test('ribbons').answers)
+const typedMm = computed(() => (typed.value && Number.isFinite(Number(typed.value)) ? toMm(Number(typed.value)) : null))
+const count = computed(() => reading.value.ribbons.length + bench.coming.value.length)
+const none = computed(() => bench.observations.value.ribbon_forms === false)
+const advice = computed(() => reading.value.assessment.keys[0]!.advice)
+const set = computed(() => reading.value.assessment.ribbon_set)
+const ENDING_KEYS: Record<string, string> = { b: 'broke', f: 'folded', n: 'never_broke', t: 'torn' }
+const PAD = ['1', '2', '3', '4', '5', 'del', '6', '7', '8', '9', '0', '.']
+const LONGEST_ENTRY = 6
+
+function press(key: string): void {
+  if (key === 'del') typed.value = typed.value.slice(0, -1)
+  else if (typed.value.length < LONGEST_ENTRY && !(key === '.' && typed.value.includes('.'))) typed.value += key
+}
+function add(): void {
+  if (typedMm.value === null) return
+  bench.addRibbon({ length: Number(typed.value), unit: bench.unit.value, thickness_mm: thickness.value, ended: ended.value })
+  typed.value = ''
+  ended.value = 'broke'
+}
+function setUnit(unit: string): void {
+  const mm = typedMm.value
+  bench.useUnit(unit)
+  typed.value = mm === null ? '' : show(mm)
+}
+/** Half a millimetre at a time, as a thickness is judged; the buttons stop where no hand goes. */
+function thicker(by: number): void {
+  thickness.value = Math.min(Math.max(thickness.value + by, 1), 12)
+}
+// On a phone one key stands for all endings, and one for all units: each press takes the next.
+const after = <T,>(list: T[], index: number): T => list[(index + 1) % list.length]!
+const endingName = computed(() => endings.value.find(({ value }) => value === ended.value)?.name)
+const nextEnding = () => (ended.value = String(after(endings.value, endings.value.findIndex(({ value }) => value === ended.value)).value))
+const nextUnit = computed(() => after(words.value.units, words.value.units.findIndex(({ value }) => value === bench.unit.value)).value)
+
+useBenchKeys((key) => {
+  if (/^[0-9.]$/.test(key)) press(key)
+  else if (key === ',') press('.')
+  else if (key === 'Backspace' && typed.value) press('del')
+  else if (key === 'Enter' && typed.value) add()
+  else if (ENDING_KEYS[key]) ended.value = ENDING_KEYS[key]
+  else if (key === 'x') bench.answer('ribbon_forms', none.value ? null : false)
+  else if (key === 'u') setUnit(nextUnit.value)
+  else if (key === '+') thicker(0.5)
+  else if (key === '-') thicker(-0.5)
+  else if (key === 'c' && count.value) listing.value = true
+  else return false
+  return true
+})
+</script>
+
+<template>
+  <div class="grid gap-2.5 content-start desk:h-full desk:grid-rows-[auto_auto_auto_1fr]">
+    <header class="flex items-center justify-between gap-3 max-desk:sr-only">
+      <h1 class="text-3xl leading-tight">{{ test('ribbons').ask }}</h1>
+      <div class="flex shrink-0" role="group" aria-label="Unit">
+        <button v-for="(u, i) in words.units" :key="u.value" type="button" class="key px-3 -ml-0.5 rounded-none max-desk:hidden" data-enter="on" :class="{ 'rounded-l-[5px]': i === 0, 'rounded-r-[5px]': i === words.units.length - 1 }" :aria-pressed="u.value === bench.unit.value" @click="setUnit(u.value)">{{ u.value }}</button>
+      </div>
+    </header>
+
+    <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable @tap="typed = show($event)" />
+
+    <div role="status" aria-live="polite" class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5" data-advice>
+      <p class="desk:text-2xl font-extrabold leading-tight">{{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}</p>
+      <p v-if="advice && set" class="leading-tight max-desk:hidden">{{ set.sentence }}</p>
+    </div>
+
+    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[6.2fr_4.2fr_3fr] desk:gap-x-4">
+      <div class="grid grid-cols-4 desk:grid-cols-6 gap-1.5" role="group" :aria-label="`Length of ribbon ${count + 1} in ${bench.unit.value}`">
+        <button v-for="k in PAD" :key="k" type="button" class="key px-0 min-w-0 text-2xl font-extrabold" data-enter="on" :class="{ 'max-desk:order-2': k === 'del', 'max-desk:order-3': '456'.includes(k), 'max-desk:order-4': k === '0', 'max-desk:order-5': '789'.includes(k), 'max-desk:order-6': k === '.', 'max-desk:order-1': '123'.includes(k) }" :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k" @click="press(k)">{{ k === 'del' ? '⌫' : k }}</button>
+      </div>
+      <div class="grid grid-cols-2 gap-1.5 max-desk:hidden" role="group" aria-label="How it ended">
+        <button v-for="e in endings" :key="String(e.value)" type="button" class="key px-1 min-w-0" data-enter="on" :aria-pressed="ended === e.value" @click="ended = String(e.value)">{{ e.name }}</button>
+      </div>
+      <div class="grid grid-cols-[56px_92px_1fr_92px] desk:grid-cols-1 gap-1.5">
+        <button type="button" class="key px-0 desk:hidden" data-enter="on" :aria-label="`Unit: ${bench.unit.value}. Change it`" @click="setUnit(nextUnit)">{{ bench.unit.value }}</button>
+        <button type="button" class="key px-0.5 min-w-0 desk:hidden" data-enter="on" :aria-label="`It ended: ${endingName}. Change it`" @click="nextEnding">{{ endingName }}</button>
+        <output class="min-h-14 border-b-[3px] border-ink grid place-content-center text-center leading-none" :aria-label="`Ribbon ${count + 1}`">
+          <span v-if="typed" class="text-2xl desk:text-3xl font-extrabold whitespace-nowrap">{{ typed }} <span class="max-desk:hidden">{{ bench.unit.value }}</span></span>
+          <span v-else class="text-pencil">ribbon {{ count + 1 }}</span>
+        </output>
+        <button type="button" class="key key-main px-1" data-enter="on" :disabled="typedMm === null" :aria-label="`Add ribbon ${count + 1}`" @click="add">Add<span class="max-desk:hidden">ribbon {{ count + 1 }}</span></button>
+      </div>
+      <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
+        <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
+          <button type="button" class="key" data-enter="on" aria-label="Thinner" @click="thicker(-0.5)">−</button>
+          <span class="grow desk:w-36 text-center whitespace-nowrap">{{ thickness }} mm thick</span>
+          <button type="button" class="key" data-enter="on" aria-label="Thicker" @click="thicker(0.5)">+</button>
+        </div>
+        <button type="button" class="key desk:ml-auto" data-enter="on" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
+        <button type="button" class="key" data-enter="on" :disabled="!count" @click="listing = true">Correct one</button>
+      </div>
+    </div>
+    <RibbonsDialog :open="listing" @close="listing = false" />
+  </div>
+</template>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { Ribbon } from '@/api'
+import SheetDialog from '@/shared/SheetDialog.vue'
+import TextField from '@/shared/TextField.vue'
+import { useAnswers } from './useAnswers'
+import { useBench } from './useReading'
+
+// Every ribbon, to correct or take back. The record keeps what was there.
+const props = defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const bench = useBench()
+const { test, word } = useAnswers()
+const chosen = ref<Ribbon | null>(null)
+const length = ref('')
+const ended = ref('broke')
+const wrong = ref<string>()
+
+watch(() => props.open, () => (chosen.value = null))
+
+function choose(ribbon: Ribbon): void {
+  chosen.value = ribbon
+  length.value = String(ribbon.entered.length)
+  ended.value = ribbon.ended
+  wrong.value = undefined
+}
+function correct(): void {
+  const value = Number(length.value.replace(',', '.'))
+  if (!length.value.trim() || !Number.isFinite(value)) {
+    wrong.value = `“${length.value}” is not a length.`
+    return
+  }
+  bench.correctRibbon(chosen.value!.id, { length: value, unit: chosen.value!.entered.unit, thickness_mm: chosen.value!.thickness_mm, ended: ended.value })
+  emit('close')
+}
+function takeBack(ribbon: Ribbon): void {
+  bench.takeBackRibbon(ribbon.id)
+  emit('close')
+}
+</script>
+
+<template>
+  <SheetDialog :open="open" :title="chosen ? 'Correct the ribbon' : 'Ribbons of this sample'" @close="$emit('close')">
+    <form v-if="chosen" class="grid gap-4" @submit.prevent="correct">
+      <TextField v-model="length" label="Length" :unit="chosen.entered.unit" inputmode="decimal" :error="wrong" />
+      <div class="grid grid-cols-2 gap-2" role="group" aria-label="How it ended">
+        <button v-for="a in test('ribbons').answers" :key="String(a.value)" type="button" class="key" :aria-pressed="ended === a.value" @click="ended = String(a.value)">{{ a.name }}</button>
+      </div>
+      <div class="flex flex-wrap gap-2">
+        <button class="key key-main grow" type="submit">Save the correction</button>
+        <button class="key" type="button" @click="takeBack(chosen)">Take it back</button>
+      </div>
+    </form>
+    <ol v-else class="grid gap-2">
+      <li v-for="(r, i) in bench.reading.value!.ribbons" :key="r.id">
+        <button type="button" class="key w-full !justify-between" @click="choose(r)">
+          <span>{{ i + 1 }}. {{ r.entered.length }} {{ r.entered.unit }}</span>
+          <span class="font-normal">{{ r.thickness_mm ? `${r.thickness_mm} mm thick, ` : '' }}{{ word('ribbons', r.ended) }}</span>
+        </button>
+      </li>
+    </ol>
+    <p v-if="!chosen" class="mt-4 text-pencil text-lg">A correction keeps the earlier length in the record.</p>
+  </SheetDialog>
+</template>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { Test } from './useAnswers'
+
+// One test: the question, how to perform it, and its answers as keys with their number.
+defineProps<{ test: Test; value: unknown; firstKey: number; heading?: boolean }>()
+defineEmits<{ answer: [value: unknown]; clear: [] }>()
+
+const digit = (index: number, firstKey: number) => (firstKey + index) % 10
+</script>
+
+<template>
+  <section :aria-labelledby="`ask-${test.name}`" class="grid gap-2" :data-test="test.name">
+    <div class="flex items-end justify-between gap-3 min-h-9">
+      <h2 :id="`ask-${test.name}`" class="leading-tight" :class="heading ? 'text-3xl' : 'text-2xl'">{{ test.ask }}</h2>
+      <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Take back</button>
+    </div>
+    <p v-if="heading" class="text-pencil">{{ test.how }}</p>
+    <div class="grid gap-2" :class="test.answers.length > 3 ? 'desk:grid-cols-5 grid-cols-1' : 'desk:grid-cols-3 grid-cols-1'" :style="test.answers.length === 4 || test.answers.length === 2 ? `--n:${test.answers.length}` : undefined" :data-count="test.answers.length">
+      <button v-for="(a, i) in test.answers" :key="String(a.value)" type="button" class="key !justify-start !items-start text-left flex-col !gap-1 py-2 min-h-16" :aria-pressed="value === a.value" @click="$emit('answer', a.value)">
+        <span class="flex w-full items-baseline justify-between gap-2 text-[1.3rem] leading-tight"><span>{{ a.name }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ digit(i, firstKey) }}</kbd></span>
+        <span class="font-normal leading-tight text-xl">{{ a.hint }}</span>
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+@media (min-width: 721px) {
+  [data-count='4'],
+  [data-count='2'] {
+    grid-template-columns: repeat(var(--n), minmax(0, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,101 @@
+import { useQuery } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
+import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
+import { forgetLists, isProblem, queryClient, readingQuery, type ApiProblem, type Reading } from '@/api'
+import { createOutbox, type SaveState, type Write } from './outbox'
+import { claimOutbox } from './outboxOwner'
+
+export type RibbonEntry = { length: number; unit: string; thickness_mm: number | null; ended: string }
+
+/**
+ * One reading on the bench: what the server keeps, what still waits to be kept laid over it, and the writes. An answer
+ * shows at once and is saved as it is given; the verdict follows when the server has it.
+ */
+export function useReading(id: number) {
+  const query = useQuery({ ...readingQuery(id), staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false })
+  const reading = computed(() => query.data.value)
+  const outbox = shallowRef<ReturnType<typeof createOutbox>>()
+  const refused = ref<{ problem: ApiProblem; write: Write } | null>(null)
+  const localStep = ref<string>()
+  const localUnit = ref<string>()
+
+  const save = (saved: Reading) => {
+    queryClient.setQueryData(readingQuery(id).queryKey, saved)
+    forgetLists()
+  }
+
+  // The queue may hold what a killed tab left: it is sent once the reading is there.
+  void claimOutbox(id).then((storeKey) => {
+    const box = createOutbox({
+      storeKey,
+      version: () => reading.value?.version ?? 0,
+      onSaved: save,
+      onRefused: (problem, write) => (refused.value = { problem, write }),
+    })
+    outbox.value = box
+    void box.flush()
+  })
+  useEventListener(window, 'online', () => void outbox.value?.flush())
+  onScopeDispose(() => outbox.value?.stop())
+
+  const base = `/api/readings/${id}`
+  const write = (w: Omit<Write, 'key'>) => {
+    refused.value = null
+    outbox.value?.add(w)
+  }
+  const place = (body: Record<string, unknown>) => write({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
+
+  return {
+    query,
+    reading,
+    refused,
+    saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
+    waiting: computed(() => outbox.value?.queue.value.length ?? 0),
+    conflict: computed(() => outbox.value?.conflict.value ?? null),
+    step: computed(() => localStep.value ?? reading.value?.step ?? 'prepare'),
+    unit: computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm'),
+    /** Observations as the person gave them, those still on their way included. */
+    observations: computed<Record<string, unknown>>(() => {
+      const merged = { ...(reading.value?.observations as Record<string, unknown> | undefined), ...outbox.value?.answers.value }
+      return Object.fromEntries(Object.entries(merged).filter(([, value]) => value !== null))
+    }),
+    /** Ribbons that are on their way. */
+    coming: computed(() =>
+      (outbox.value?.queue.value ?? []).filter(({ method, label }) => method === 'POST' && label === 'ribbons').map(({ body }) => body as RibbonEntry),
+    ),
+    answer: (name: string, value: unknown) =>
+      write({ method: 'PATCH', path: base, body: { answers: { [name]: value } }, answers: { [name]: value }, label: name }),
+    moisture: (value: string) =>
+      write({ method: 'PATCH', path: base, body: { moisture_answer: value }, answers: value === 'neither' ? {} : { ball_holds: null }, label: 'moisture' }),
+    change: (body: Record<string, unknown>) => write({ method: 'PATCH', path: base, body, label: 'method' }),
+    addRibbon: (ribbon: RibbonEntry) => write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
+    correctRibbon: (ribbon: number, entry: RibbonEntry) =>
+      write({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
+    takeBackRibbon: (ribbon: number) => write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
+    assign: (code: string, reason?: string) =>
+      write({ method: 'POST', path: `${base}/assignments`, body: { code, ...(reason ? { reason } : {}) }, label: 'class' }),
+    goTo: (step: string) => {
+      localStep.value = step
+      place({ step })
+    },
+    useUnit: (unit: string) => {
+      localUnit.value = unit
+      place({ unit })
+    },
+    resolve: (choice: 'mine' | 'theirs') => outbox.value?.resolve(choice),
+    dismiss: () => (refused.value = null),
+    sentence: computed(() => (refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined)),
+  }
+}
+
+export type BenchReading = ReturnType<typeof useReading>
+const BENCH: InjectionKey<BenchReading> = Symbol('bench')
+
+export const provideReading = (reading: BenchReading): void => provide(BENCH, reading)
+
+/** The reading of the bench this part stands on. */
+export function useBench(): BenchReading {
+  const bench = inject(BENCH)
+  if (!bench) throw new Error('No reading is provided: use this below BenchPage.vue.')
+  return bench
+}

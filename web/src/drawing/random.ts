@@ -1,0 +1,13 @@
+/** A small seeded generator (mulberry32), so that the same composition always gives the same drawing. */
+export function seeded(seed: number): () => number {
+  let state = seed | 0
+  return () => {
+    state = (state + 0x6d2b79f5) | 0
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/** To a tenth: enough for a screen, and shorter paths. */
+export const tenth = (value: number): number => Math.round(value * 10) / 10

@@ -1,0 +1,43 @@
+import { seeded, tenth } from './random'
+
+export type Frame = { x: number; y: number; side: number; height: number }
+
+/** A texture triangle in px: clay upwards, sand to the left, silt to the right. */
+export const frame = (width: number, pad: number): Frame => {
+  const side = width - 2 * pad
+  return { x: pad, y: pad, side, height: (side * Math.sqrt(3)) / 2 }
+}
+
+/** Where a composition lies, from its sand and clay percent. */
+export function at(f: Frame, sand: number, clay: number): [number, number] {
+  const silt = 100 - sand - clay
+  return [f.x + ((silt + clay / 2) / 100) * f.side, f.y + f.height * (1 - clay / 100)]
+}
+
+export const points = (f: Frame, polygon: number[][]): string =>
+  polygon.map((vertex) => at(f, vertex[0]!, vertex[1]!).map(tenth).join(',')).join(' ')
+
+export const corners = (f: Frame): string => points(f, [[0, 100], [100, 0], [0, 0]])
+
+/** Grains over the whole triangle, the kind drawn by lot from the composition under each. */
+export function field(f: Frame, step: number): { dots: string; dashes: string; lines: string } {
+  const random = seeded(5)
+  let dots = ''
+  let dashes = ''
+  let lines = ''
+  for (let row = f.y + step * 0.6; row < f.y + f.height; row += step * 0.86)
+    for (let column = f.x; column < f.x + f.side; column += step) {
+      const x = column + (random() - 0.5) * step * 0.8
+      const y = row + (random() - 0.5) * step * 0.7
+      const lot = random() * 100
+      const clay = (1 - (y - f.y) / f.height) * 100
+      const silt = ((x - f.x) / f.side) * 100 - clay / 2
+      const sand = 100 - silt - clay
+      if (Math.min(sand, silt, clay) < 0.6) continue
+      const [px, py] = [tenth(x), tenth(y)]
+      if (lot < sand) dots += `M${px - 1.2} ${py}a1.2 1.2 0 1 0 2.4 0a1.2 1.2 0 1 0 -2.4 0`
+      else if (lot < sand + silt) dashes += `M${tenth(x - 3)} ${py}h6`
+      else lines += `M${tenth(x - step * 0.6)} ${tenth(y - 1.2)}h${tenth(step * 1.2)}m${tenth(-step * 1.2)} 2.4h${tenth(step * 1.2)}`
+    }
+  return { dots, dashes, lines }
+}

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { forgetLists, quickQuery, request, sitesQuery, workQuery, type Reading, type Site } from '@/api'
+import MarkGrittle from '@/drawing/MarkGrittle.vue'
+import PageState from '@/shared/PageState.vue'
+import { useTheme } from '@/shared/useTheme'
+import ContinueKey from './ContinueKey.vue'
+import LandView from './LandView.vue'
+import ProfileDialog from './ProfileDialog.vue'
+import QuickReadings from './QuickReadings.vue'
+import SiteDialog from './SiteDialog.vue'
+
+const router = useRouter()
+const { theme, toggle } = useTheme()
+const page = ref(1)
+const sites = useQuery(computed(() => sitesQuery(page.value)))
+const work = useQuery(workQuery)
+const quick = useQuery(quickQuery)
+
+const list = computed(() => sites.data.value?.sites ?? [])
+const profiles = computed(() => list.value.flatMap((site) => site.profiles))
+const horizons = computed(() => profiles.value.flatMap((profile) => profile.horizons))
+const textured = computed(() => horizons.value.filter(({ reading }) => reading?.assigned).length)
+const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`
+
+const siteDialog = ref(false)
+const profileSite = ref<Site | null>(null)
+const trouble = ref('')
+
+async function begin(horizonId: number | null): Promise<void> {
+  trouble.value = ''
+  try {
+    const reading = await request<Reading>('POST', '/api/readings', horizonId ? { horizon_id: horizonId } : {})
+    forgetLists()
+    void router.push(`/readings/${reading.id}`)
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+function goOn(): void {
+  const found = work.data.value?.work
+  if (found?.reading_id) void router.push(`/readings/${found.reading_id}`)
+  else if (found?.horizon_id) void begin(found.horizon_id)
+}
+function siteMade(site: Site): void {
+  siteDialog.value = false
+  profileSite.value = site
+}
+</script>
+
+<template>
+  <PageState v-if="!sites.data.value" :error="sites.error.value" @retry="sites.refetch()" />
+  <div v-else class="desk:grid desk:grid-cols-[292px_minmax(0,1fr)] min-h-dvh text-lg">
+    <div class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink">
+      <p class="flex items-center gap-3 text-4xl font-extrabold tracking-tight -ml-1"><MarkGrittle />Grittle</p>
+      <ContinueKey v-if="work.data.value?.work" :work="work.data.value.work" :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)" @go="goOn" />
+      <p v-else class="border-2 border-dashed border-rule p-4 text-pencil">Nothing is unfinished.</p>
+      <button type="button" class="key min-h-[68px] text-2xl font-extrabold" @click="begin(null)">Quick reading</button>
+      <p class="text-pencil -mt-2">A palmful from anywhere. It needs no site.</p>
+      <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
+      <QuickReadings v-if="quick.data.value?.total" :readings="quick.data.value.readings" :total="quick.data.value.total" />
+      <div class="mt-auto pt-4 flex items-center justify-between gap-2 border-t-[1.5px] border-ink">
+        <span class="text-pencil text-base">Kept on this machine</span>
+        <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
+      </div>
+    </div>
+    <main class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col">
+      <header class="flex flex-wrap justify-between items-start gap-3">
+        <div>
+          <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
+          <p class="text-pencil mt-1.5">{{ list.length ? `${count(sites.data.value.total, 'site')}, ${count(profiles.length, 'profile')}, ${textured} of ${count(horizons.length, 'horizon')} textured` : 'No site yet' }}</p>
+        </div>
+        <button type="button" class="key" @click="siteDialog = true">Add site</button>
+      </header>
+      <LandView v-if="list.length" :sites="list" :here="work.data.value?.work?.profile_id" @add-profile="profileSite = $event" />
+      <div v-else class="grow grid place-content-center gap-4 text-center py-16">
+        <svg viewBox="0 0 300 190" width="300" class="mx-auto" aria-hidden="true"><path d="M0 30H110M190 30h110" class="inked" style="stroke-width: 4" /><path d="M118 30v150h64V30M118 70h64M118 120h64" class="undone" /></svg>
+        <p class="text-2xl font-extrabold">The ground is still whole.</p>
+        <p>Add a site, then the first pit or auger hole in it.</p>
+        <p><button type="button" class="key key-main" @click="siteDialog = true">Add the first site</button></p>
+      </div>
+      <nav v-if="sites.data.value.pages > 1" aria-label="Pages of sites" class="flex gap-2 mt-6 items-center">
+        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Earlier</button>
+        <span>{{ page }} of {{ sites.data.value.pages }}</span>
+        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">Later</button>
+      </nav>
+    </main>
+    <SiteDialog v-if="siteDialog" @close="siteDialog = false" @made="siteMade" />
+    <ProfileDialog v-if="profileSite" :site="profileSite" @close="profileSite = null" />
+  </div>
+</template>

@@ -1,0 +1,15 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'fieldbook', component: () => import('./fieldbook/FieldbookPage.vue'), meta: { title: 'Fieldbook' } },
+    { path: '/profiles/:id(\\d+)', name: 'section', component: () => import('./section/SectionPage.vue'), meta: { title: 'Section' } },
+    { path: '/readings/:id(\\d+)', name: 'bench', component: () => import('./bench/BenchPage.vue'), meta: { title: 'Bench' } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/NowherePage.vue'), meta: { title: 'Nothing here' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${to.meta.title as string} · Grittle`
+})

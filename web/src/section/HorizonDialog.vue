@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useWords, type Horizon, type Profile } from '@/api'
+import SheetDialog from '@/shared/SheetDialog.vue'
+import TextField from '@/shared/TextField.vue'
+import { useForm } from '@/shared/useForm'
+
+// A new horizon below the last, or a changed one. The server says what does not fit.
+const props = defineProps<{ profile: Profile; horizon: Horizon | null }>()
+const emit = defineEmits<{ close: [] }>()
+const words = useWords()
+const below = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
+const form = ref(
+  props.horizon
+    ? { designation: props.horizon.designation, upper_cm: String(props.horizon.upper_cm), lower_cm: String(props.horizon.lower_cm) }
+    : { designation: '', upper_cm: below(), lower_cm: '' },
+)
+const added = ref('')
+const { saving, at, general, send } = useForm<Profile>()
+const FIELDS = ['designation', 'upper_cm', 'lower_cm']
+const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
+
+/** A number where it is one; else the text as it is, for the server to name. */
+const number = (text: string): number | string | undefined => {
+  const plain = text.trim().replace(',', '.')
+  return plain === '' ? undefined : Number.isFinite(Number(plain)) ? Number(plain) : text
+}
+async function save(another: boolean): Promise<void> {
+  const body = { designation: form.value.designation, upper_cm: number(form.value.upper_cm), lower_cm: number(form.value.lower_cm) }
+  const saved = props.horizon
+    ? await send('PATCH', `/api/horizons/${props.horizon.id}`, { ...body, version: props.horizon.version })
+    : await send('POST', `/api/profiles/${props.profile.id}/horizons`, body)
+  if (!saved) return
+  if (!another) return emit('close')
+  added.value = `${form.value.designation} is added.`
+  form.value = { designation: '', upper_cm: form.value.lower_cm, lower_cm: '' }
+}
+</script>
+
+<template>
+  <SheetDialog open :title="title" @close="$emit('close')">
+    <form class="grid gap-4" novalidate @submit.prevent="save(false)">
+      <TextField v-model="form.designation" label="Designation" :suggestions="words.designations" :error="at('designation')" />
+      <div class="grid grid-cols-2 gap-4 items-start">
+        <TextField v-model="form.upper_cm" label="Upper depth" unit="cm" inputmode="decimal" :error="at('upper_cm')" />
+        <TextField v-model="form.lower_cm" label="Lower depth" unit="cm" inputmode="decimal" :error="at('lower_cm')" />
+      </div>
+      <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
+      <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
+      <div class="flex flex-wrap gap-2">
+        <button class="key key-main grow" type="submit" :disabled="saving">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
+        <button v-if="!horizon" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
+      </div>
+      <p v-if="horizon" class="text-pencil text-lg">The earlier depths stay in the record; readings stay with the horizon.</p>
+    </form>
+  </SheetDialog>
+</template>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { useElementSize, useWindowSize } from '@vueuse/core'
+import { computed, toRef, useTemplateRef } from 'vue'
+import type { Horizon, Profile } from '@/api'
+import { fillOf } from '@/drawing/grain'
+import { ribbonPath } from '@/drawing/ribbon'
+import { linear } from '@/drawing/scale'
+import { useUnits } from '@/shared/useUnits'
+import { layOutSection } from './layout'
+
+// Depth hangs down, length runs right. Solid ink is assigned; an outline is a horizon not yet textured.
+const props = defineProps<{ profile: Profile }>()
+defineEmits<{ texture: [horizon: Horizon]; edit: [horizon: Horizon] }>()
+const box = useTemplateRef('box')
+const { width } = useElementSize(box)
+const { height: windowHeight } = useWindowSize()
+const phone = computed(() => width.value < 620)
+const unit = toRef(() => props.profile.method.unit)
+const { show } = useUnits(unit)
+
+const s = computed(() => layOutSection(props.profile, windowHeight.value - 190))
+const rows = computed(() => props.profile.horizons.map((horizon, i) => ({ horizon, layer: s.value.layers[i]! })))
+const TAPE = 58
+const column = computed(() => (phone.value ? 66 : 150))
+const wordsX = computed(() => TAPE + column.value + (phone.value ? 26 : 54))
+const laneX = computed(() => wordsX.value + 330)
+const laneEnd = computed(() => width.value - 170)
+const longest = computed(() => Math.max(80, ...props.profile.horizons.map((h) => h.reading?.ribbon_set?.interval_mm?.[1] ?? 0)))
+const x = computed(() => linear(0, longest.value, laneX.value, laneEnd.value))
+const ticks = computed(() => [0, 25, 50, 75, 100, 150, 200, 250].filter((mm) => mm <= longest.value))
+const nameOf = (h: Horizon) => h.reading?.assigned?.name ?? (h.reading ? h.reading.sentence.replace(/\.$/, '') : 'not textured yet')
+const action = (h: Horizon) => (h.reading?.assigned ? 'Open' : h.reading ? 'Continue' : 'Texture')
+const range = (h: Horizon) => `${h.upper_cm} to ${h.lower_cm} cm`
+const label = computed(
+  () =>
+    `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
+    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}`).join('; ') +
+    (props.profile.gaps.length ? `. ${props.profile.gaps.map(({ sentence }) => sentence).join(' ')}` : '.'),
+)
+</script>
+
+<template>
+  <div ref="box" class="relative" :style="{ height: `${s.height}px` }">
+    <svg :width="width" :height="s.height" class="absolute inset-0" role="img" :aria-label="label">
+      <text x="0" y="20" font-size="17" font-weight="640">depth, cm</text>
+      <template v-if="!phone">
+        <text :x="laneX" y="20" font-size="17" font-weight="640">ribbon, {{ unit }}, with its 90 % interval</text>
+        <g v-for="mm in ticks" :key="mm"><path class="feint" :d="`M${x(mm)} 44V${s.height - 16}`" /><text v-if="mm" :x="x(mm)" y="40" text-anchor="middle" font-size="16" class="pencil">{{ show(mm) }}</text></g>
+      </template>
+      <path class="inked" style="stroke-width: 2.5" :d="`M${TAPE - 12} ${s.y(0)}V${s.y(s.depth)}`" />
+      <g v-for="cm in s.ticks" :key="cm"><path class="hair" :d="`M${TAPE - 22} ${s.y(cm)}h10`" /><text :x="TAPE - 26" :y="s.y(cm) + 6" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text></g>
+      <g v-for="gap in profile.gaps" :key="gap.upper_cm">
+        <rect fill="url(#hatch)" opacity="0.35" :x="TAPE" :y="s.y(gap.upper_cm)" :width="column" :height="s.y(gap.lower_cm) - s.y(gap.upper_cm)" />
+        <text v-if="s.y(gap.lower_cm) - s.y(gap.upper_cm) > 22 && !phone" class="halo pencil" font-size="16" :x="TAPE + 8" :y="(s.y(gap.upper_cm) + s.y(gap.lower_cm)) / 2 + 5">no horizon</text>
+      </g>
+      <g v-for="{ horizon: h, layer } in rows" :key="h.id">
+        <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned.code)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :style="h.reading?.assigned ? 'stroke-width:2.5' : ''" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="`M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${phone ? width : laneX - 20}`" />
+        <template v-if="!phone && h.reading?.ribbon_set?.interval_mm">
+          <rect class="wash" :x="Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)" :width="Math.max(x(h.reading.ribbon_set.interval_mm[1]!) - Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX), 2)" :y="layer.words + 10" height="52" />
+          <path class="wash-edge" style="stroke-width: 1.5" :d="`M${Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)} ${layer.words + 10}v52M${x(h.reading.ribbon_set.interval_mm[1]!)} ${layer.words + 10}v52`" />
+          <path class="ground" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
+          <path :fill="fillOf(h.reading.assigned?.code, true)" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
+          <path :class="h.reading.assigned ? 'inked' : 'undone'" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
+        </template>
+        <text v-else-if="!phone && h.reading?.assigned" class="pencil" font-size="17" :x="laneX + 8" :y="layer.words + 42">no ribbon</text>
+      </g>
+    </svg>
+    <ol>
+      <li v-for="{ horizon: h, layer } in rows" :key="h.id" class="absolute grid gap-x-3 items-start leading-tight" :class="phone ? 'grid-cols-[1fr_auto] right-0' : 'grid-cols-[64px_1fr]'" :style="{ left: `${wordsX - 4}px`, top: `${layer.words + 6}px`, width: phone ? undefined : '322px', height: `${s.wordsHeight - 8}px` }" :data-horizon="h.designation">
+        <button type="button" class="text-2xl font-extrabold text-left min-h-14 min-w-14 underline decoration-rule decoration-2 underline-offset-4" :class="phone ? 'hidden' : ''" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>
+        <div class="min-w-0 pt-1">
+          <p class="text-xl font-semibold leading-tight" :class="h.reading?.assigned ? '' : 'text-pencil font-normal'"><button v-if="phone" type="button" class="font-extrabold underline decoration-rule underline-offset-4 mr-2" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>{{ nameOf(h) }}</p>
+          <p class="text-pencil text-base"><template v-if="h.reading?.ribbon_text">ribbon {{ h.reading.ribbon_text }}</template><template v-else>{{ range(h) }}</template></p>
+          <p v-if="h.reading?.assigned?.override" class="text-base font-semibold truncate" :title="h.reading.assigned.reason ?? ''"><span class="text-iron">not the key’s: </span><span class="font-normal">{{ h.reading.assigned.reason }}</span></p>
+          <p v-else-if="h.reading?.assigned && h.reading.assigned.proposed.length > 1" class="text-base font-semibold text-iron">on the limit</p>
+        </div>
+        <button v-if="phone" type="button" class="key px-3" :class="h.id === profile.next_horizon_id ? 'key-main' : ''" :aria-label="`${action(h)} ${h.designation}`" @click="$emit('texture', h)">{{ action(h) }}</button>
+      </li>
+    </ol>
+    <template v-if="!phone">
+      <button v-for="{ horizon: h, layer } in rows" :key="`go-${h.id}`" type="button" class="absolute right-0 key w-[136px] print:hidden" :class="h.id === profile.next_horizon_id ? 'key-main' : ''" :style="{ top: `${layer.words + 8}px` }" :aria-label="`${action(h)} ${h.designation}`" @click="$emit('texture', h)">{{ action(h) }}</button>
+    </template>
+    <ul v-if="profile.gaps.length" class="sr-only"><li v-for="gap in profile.gaps" :key="gap.upper_cm">{{ gap.sentence }}</li></ul>
+  </div>
+</template>

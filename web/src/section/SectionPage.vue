@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { forgetLists, request, useProfile, type Horizon, type Reading } from '@/api'
+import CautionNote from '@/shared/CautionNote.vue'
+import PageState from '@/shared/PageState.vue'
+import { useTheme } from '@/shared/useTheme'
+import HorizonDialog from './HorizonDialog.vue'
+import SectionDrawing from './SectionDrawing.vue'
+
+// One profile: the column to depth scale, and what each horizon was called, hung at its depth.
+const route = useRoute()
+const router = useRouter()
+const id = computed(() => Number(route.params.id))
+const { data: profile, error, refetch } = useProfile(id)
+const { theme, toggle } = useTheme()
+const editing = ref<Horizon | 'new' | null>(null)
+const trouble = ref('')
+
+const people = computed(() => [profile.value?.hand && `Hand ${profile.value.hand}`, profile.value?.pen && `pen ${profile.value.pen}`].filter(Boolean).join(', '))
+const line = computed(() => {
+  const p = profile.value!
+  return [`${p.site.name}. ${p.kind_name}.`, `${p.method_name}.`, people.value && `${people.value}.`].filter(Boolean).join(' ')
+})
+
+async function texture(horizon: Horizon): Promise<void> {
+  if (horizon.reading) return void router.push(`/readings/${horizon.reading.id}`)
+  trouble.value = ''
+  try {
+    const begun = await request<Reading>('POST', '/api/readings', { horizon_id: horizon.id })
+    forgetLists()
+    void router.push(`/readings/${begun.id}`)
+  } catch (problem) {
+    trouble.value = (problem as Error).message
+  }
+}
+</script>
+
+<template>
+  <PageState v-if="!profile" :error="error" @retry="refetch()" />
+  <div v-else class="min-h-dvh flex flex-col text-lg">
+    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 desk:h-[78px] flex flex-wrap items-center gap-x-6 gap-y-2">
+      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline pr-2">‹ Fieldbook</RouterLink>
+      <div class="min-w-0 grow">
+        <h1 class="text-3xl leading-tight truncate">{{ profile.name }}</h1>
+        <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
+      </div>
+      <div class="flex gap-2 print:hidden">
+        <button type="button" class="key" @click="editing = 'new'">Add horizon</button>
+        <button type="button" class="key" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
+      </div>
+    </header>
+    <main class="px-4 desk:px-6 py-3 grow flex flex-col gap-3">
+      <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
+      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" />
+      <div v-else class="grow grid place-content-center justify-items-center gap-4 text-center py-16">
+        <svg viewBox="0 0 120 170" width="120" aria-hidden="true"><path d="M20 5h80v160H20z" class="undone" /><path d="M20 50h80M20 110h80" class="undone" /></svg>
+        <p class="text-2xl font-extrabold">No horizon yet.</p>
+        <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
+        <button type="button" class="key key-main" @click="editing = 'new'">Add the first horizon</button>
+      </div>
+      <CautionNote name="results" class="mt-auto" />
+    </main>
+    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" />
+  </div>
+</template>

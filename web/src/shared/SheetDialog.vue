@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { X } from '@lucide/vue'
+
+// A leaf laid over the page, for a form or a choice.
+defineProps<{ open: boolean; title: string; wide?: boolean }>()
+defineEmits<{ close: [] }>()
+</script>
+
+<template>
+  <Dialog :open="open" class="relative z-20" @close="$emit('close')">
+    <div class="fixed inset-0 bg-ink/45" aria-hidden="true" />
+    <div class="fixed inset-0 overflow-y-auto">
+      <div class="min-h-full grid place-items-center p-3">
+        <DialogPanel class="w-full bg-paper border-[2.5px] border-ink p-5 text-xl" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
+          <div class="flex items-start justify-between gap-4 mb-4">
+            <DialogTitle class="text-3xl font-extrabold leading-tight">{{ title }}</DialogTitle>
+            <button class="shrink-0 min-h-14 min-w-14 -m-2 grid place-content-center" type="button" aria-label="Close" @click="$emit('close')"><X aria-hidden="true" /></button>
+          </div>
+          <slot />
+        </DialogPanel>
+      </div>
+    </div>
+  </Dialog>
+</template>

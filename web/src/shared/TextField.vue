@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+
+// A labelled line to write on, with what is wrong under it.
+const props = defineProps<{ label: string; error?: string; hint?: string; unit?: string; type?: string; suggestions?: string[]; inputmode?: 'decimal' | 'text' }>()
+const model = defineModel<string>({ required: true })
+const id = useId()
+const described = computed(() => (props.error ? `${id}-error` : props.hint ? `${id}-hint` : undefined))
+</script>
+
+<template>
+  <div class="grid gap-1">
+    <label :for="id" class="font-semibold">{{ label }}</label>
+    <div class="flex items-center gap-2">
+      <input :id="id" v-model="model" class="field" :type="type ?? 'text'" :inputmode="inputmode" :list="suggestions ? `${id}-list` : undefined" autocomplete="off" :aria-invalid="error ? 'true' : undefined" :aria-describedby="described" />
+      <span v-if="unit" class="text-pencil">{{ unit }}</span>
+    </div>
+    <datalist v-if="suggestions" :id="`${id}-list`"><option v-for="s in suggestions" :key="s" :value="s" /></datalist>
+    <p v-if="error" :id="`${id}-error`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ error }}</p>
+    <p v-else-if="hint" :id="`${id}-hint`" class="text-pencil text-lg">{{ hint }}</p>
+  </div>
+</template>
