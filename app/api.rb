@@ -31,7 +31,7 @@ class Api < Sinatra::Base
     set :dump_errors, false
     set :logging, false
     # Another name in the Host header could be a page elsewhere that resolves to this machine.
-    set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]", *ENV.fetch("GRITTLE_HOSTS", "").split(",")]
+    set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]"]
   end
 
   use JsonBody

@@ -10,4 +10,11 @@ log_requests false
 
 # If bin/start is killed outright, do not stay behind and hold the port.
 started_by = Process.ppid
-on_booted { Thread.new { sleep 1 while Process.ppid == started_by; Process.kill("TERM", Process.pid) } } if ENV["GRITTLE_WITH_PARENT"]
+if ENV["GRITTLE_WITH_PARENT"]
+  on_booted do
+    Thread.new do
+      sleep 1 while Process.ppid == started_by
+      Process.kill("TERM", Process.pid)
+    end
+  end
+end

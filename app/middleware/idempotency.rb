@@ -45,9 +45,7 @@ class Idempotency
 
   def replay(env, key)
     kept = KeptResponse.find_by!(idempotency_key: key)
-    unless kept.request_digest == digest(env)
-      return Problem.new(422, "This Idempotency-Key was used for another write.").response(env)
-    end
+    return Problem.new(422, "This Idempotency-Key was used for another write.").response(env) unless kept.request_digest == digest(env)
 
     [kept.status, { "content-type" => "application/json", "idempotent-replay" => "true" }, [kept.body]]
   end

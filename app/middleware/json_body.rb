@@ -37,7 +37,7 @@ class JsonBody
   def broken(text)
     body = JSON.parse(text.force_encoding("UTF-8").scrub)
     Problem.new(400, "The body must be a JSON object, such as {}.") unless body.is_a?(Hash)
-  rescue JSON::ParserError, JSON::NestingError
+  rescue JSON::ParserError
     Problem.new(400, "The body is not valid JSON. Nothing was changed.")
   end
 

@@ -142,7 +142,7 @@ class Reading < Record
     end
     Grittle::Observations.new(answers)
   rescue Grittle::InvalidObservations => e
-    raise Grittle::InvalidObservations, e.problems.map { |problem| problem.under("/answers") }
+    raise(Grittle::InvalidObservations, e.problems.map { |problem| problem.under("/answers") })
   end
 
   # The core speaks of mm; the person typed another unit perhaps, and is answered in that one.

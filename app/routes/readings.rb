@@ -52,10 +52,13 @@ module Routes
         answer ReadingSerializer.call(reading), 201
       end
 
-      app.helpers do
-        def reading = @reading ||= Reading.find(params[:id])
-        def ribbon = @ribbon ||= reading.ribbons.standing.find(params[:ribbon_id])
-      end
+      app.helpers Finders
+    end
+
+    # The records a path speaks of.
+    module Finders
+      def reading = @reading ||= Reading.find(params[:id])
+      def ribbon = @ribbon ||= reading.ribbons.standing.find(params[:ribbon_id])
     end
   end
 end

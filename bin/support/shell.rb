@@ -56,6 +56,8 @@ module Stamp
   def digest(paths)
     require "digest"
     files = paths.flat_map { |path| File.directory?(path) ? Dir.glob("#{path}/**/*").select { |file| File.file?(file) } : [path] }
-    Digest::SHA256.hexdigest(files.sort.map { |file| "#{file.delete_prefix(Place::ROOT)} #{Digest::SHA256.file(file).hexdigest}" }.join("\n"))
+    Digest::SHA256.hexdigest(files.sort.map do |file|
+      "#{file.delete_prefix(Place::ROOT)} #{Digest::SHA256.file(file).hexdigest}"
+    end.join("\n"))
   end
 end

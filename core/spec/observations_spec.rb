@@ -18,13 +18,13 @@ RSpec.describe Grittle::Observations do
   }.each do |given, (pointer, sentence)|
     it "refuses #{given} at #{pointer}" do
       expect { described_class.new(given) }.to refuse_with(Grittle::InvalidObservations, sentence)
-      expect { described_class.new(given) }.to raise_error { |error| expect(error.problems.map(&:pointer)).to eq [pointer] }
+      expect { described_class.new(given) }.to(raise_error { |error| expect(error.problems.map(&:pointer)).to eq [pointer] })
     end
   end
 
   it "takes 0 and 300 mm, and gathers every bad field" do
     expect(described_class.new("ribbons" => ribbons(0, 300)).ribbon_set.count).to eq 2
-    expect { described_class.new("wet_rub" => 1, "shine" => 2) }.to raise_error { |e| expect(e.problems.size).to eq 2 }
+    expect { described_class.new("wet_rub" => 1, "shine" => 2) }.to(raise_error { |e| expect(e.problems.size).to eq 2 })
   end
 
   it "takes an empty list or nil as a test not made" do

@@ -2,6 +2,7 @@
 
 require "optparse"
 
+# The commands of bin/grittle.
 module CommandLine
   # Exit statuses, as on the wire page of the docs: 1 = some rows were bad, 2 = the input or the call was.
   BAD_ROWS = 1

@@ -33,10 +33,10 @@ module Grittle
 
   # A name that is not in the core's tables: a system, a key, a limit set, a unit.
   class UnknownName < InvalidInput
-    # @param kind [String] what was asked for, such as "system"
+    # @param kind [String, Symbol] what was asked for, such as "system"; also the field
     # @param allowed [Array<String>]
     def initialize(kind, value, allowed)
-      sentence = "There is no #{kind.tr('_', ' ')} “#{value}”. Use one of: #{allowed.join(', ')}."
+      sentence = "There is no #{kind.to_s.tr('_', ' ')} “#{value}”. Use one of: #{allowed.join(', ')}."
       super([Problem.new(pointer: "/#{kind}", sentence: sentence)])
     end
   end

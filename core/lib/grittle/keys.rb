@@ -7,7 +7,7 @@ module Grittle
 
     # @return [Class]
     # @raise [UnknownName]
-    def self.[](id) = ALL.find { |key| key::ID == id } || raise(UnknownName.new("key", id, ALL.map { |key| key::ID }))
+    def self.[](id) = ALL.find { |key| id == key::ID } || raise(UnknownName.new("key", id, ALL.map { |key| key::ID }))
 
     ALL.flat_map { |key| key::ASKS.map { |name| [key, name] } }.each do |key, name|
       raise "#{key::ID} asks for #{name}, which is no observation" unless Tests::Vocabulary::ALL.key?(name)

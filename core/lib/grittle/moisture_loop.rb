@@ -21,9 +21,9 @@ module Grittle
     def over? = @answers.last == "neither" || rounds >= ROUNDS
 
     # @param ball_holds [Boolean, nil]
-    # @return [Integer, nil] the observation moisture_rounds; nil while the loop goes on
+    # @return [Integer, nil] the observation moisture_rounds; nil while the loop goes on, or where it was never entered
     def moisture_rounds(ball_holds)
-      rounds if ball_holds || (ball_holds == false && over?)
+      rounds if ball_holds ? rounds.positive? : ball_holds == false && over?
     end
   end
 end

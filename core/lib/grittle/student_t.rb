@@ -16,16 +16,16 @@ module Grittle
     def self.upper95(freedom) = UPPER95.fetch(freedom) { solve(0.95, freedom) }
 
     # @return [Float] the density, scaled so that its peak is 1 (for drawing)
-    def self.relative_density(value, freedom) = (1 + (value**2 / freedom))**(-(freedom + 1) / 2.0)
+    def self.relative_density(value, freedom) = (1 + ((value**2) / freedom))**(-(freedom + 1) / 2.0)
 
     # A(t|v) of the handbook: the probability between -t and t, signed like t.
     def self.between(angle, freedom)
       sine = Math.sin(angle)
       square = Math.cos(angle)**2
       if freedom.even?
-        sine * series(1.0, (1..).step(2), (freedom / 2), square)
+        sine * series(1.0, (1..).step(2), freedom / 2, square)
       else
-        tail = freedom == 1 ? 0.0 : sine * series(Math.cos(angle), (2..).step(2), ((freedom - 1) / 2), square)
+        tail = freedom == 1 ? 0.0 : sine * series(Math.cos(angle), (2..).step(2), (freedom - 1) / 2, square)
         2 / Math::PI * (angle + tail)
       end
     end

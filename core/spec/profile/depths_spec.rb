@@ -19,7 +19,7 @@ RSpec.describe Grittle::Profile do
       expect { sequence.check_fits(range(20, 50)) }.not_to raise_error
       expect { sequence.check_fits(range(15, 50)) }
         .to refuse_with(Grittle::InvalidDepths, "15 to 50 cm overlaps A, which is 0 to 20 cm.")
-      expect { sequence.check_fits(range(20, 55)) }.to raise_error { |e| expect(e.problems.first.pointer).to eq "/lower_cm" }
+      expect { sequence.check_fits(range(20, 55)) }.to(raise_error { |e| expect(e.problems.first.pointer).to eq "/lower_cm" })
     end
 
     it("names gaps") { expect(sequence.gaps.map(&:to_s)).to eq ["20 to 50 cm"] }

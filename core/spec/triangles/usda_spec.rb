@@ -10,7 +10,7 @@ RSpec.describe "Grittle::Triangles::USDA" do
   { "S" => [88, 5], "LS" => [80, 5], "SL" => [65, 10], "L" => [40, 20], "SIL" => [20, 15], "SI" => [10, 5],
     "SCL" => [60, 25], "CL" => [30, 35], "SICL" => [10, 35], "SIC" => [10, 45], "SC" => [50, 40], "C" => [25, 50] }
     .each do |code, (sand, clay)|
-    it("calls #{sand} sand, #{clay} clay #{code}") { expect(usda.classify(composition(sand, clay)).code).to eq code }
+    it("calls the typical #{code} so: #{sand} sand, #{clay} clay") { expect(usda.classify(composition(sand, clay)).code).to eq code }
   end
 
   # Common practice, no source.
@@ -38,7 +38,7 @@ RSpec.describe "Grittle::Triangles::USDA" do
   it "gives every whole-percent composition exactly one class, in whose polygon it lies" do
     parts = (0..100).flat_map { |clay| (0..(100 - clay)).map { |sand| [sand, 100 - clay - sand, clay] } }
     expect(parts.size).to eq 5151
-    expect(parts.reject { |part| usda.rules.count { |_, rule| rule.call(*part) } == 1 }).to be_empty
+    expect(parts.reject { |part| usda.rules.one? { |_, rule| rule.call(*part) } }).to be_empty
     outside = parts.reject do |sand, _, clay|
       inside?(usda.classify(composition(sand, clay)).polygon, sand, clay)
     end

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed } from 'vue'
 import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
-import OverrideDialog from './OverrideDialog.vue'
-import RecordDialog from './RecordDialog.vue'
+import AssignActions from './AssignActions.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
-import { useBenchKeys } from './useBenchKeys'
 
 // The key proposes, the person decides. Solid ink is what was assigned; dashed is what the key says.
 const bench = useBench()
@@ -17,22 +16,12 @@ const key = computed(() => reading.value.assessment.keys[0]!)
 const keyName = computed(() => words.value.keys.find(({ id }) => id === key.value.key)?.name ?? '')
 const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
 const percent = (weight: number) => Math.round(weight * 100)
-const choosing = ref(false)
-const record = ref(false)
+const phone = useMediaQuery('(max-width: 720px)')
 const sets = computed(() => key.value.limit_sets.filter(({ outcomes }) => outcomes.length))
-
-useBenchKeys((pressed) => {
-  const outcome = key.value.outcomes[Number(pressed) - 1]
-  if (outcome) bench.assign(outcome.code)
-  else if (pressed === 'o') choosing.value = true
-  else if (pressed === 'h') record.value = true
-  else return false
-  return true
-})
 </script>
 
 <template>
-  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_412px] desk:gap-6">
+  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_456px] desk:gap-5">
     <div class="grid gap-3 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>
         <span class="text-pencil leading-tight">You assigned</span>
@@ -41,34 +30,28 @@ useBenchKeys((pressed) => {
       </p>
       <h1 class="leading-tight" :class="reading.assigned ? 'text-2xl' : 'text-[2.125rem]'">{{ key.outcomes.length ? (key.on_the_limit ? 'On the limit' : 'The key says') : 'The key is not at its end' }}</h1>
       <ul v-if="key.outcomes.length" class="grid gap-2 border-t-2 border-ink pt-2">
-        <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_3.5rem] gap-x-3 items-center leading-tight">
-          <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}</span><b class="text-right text-2xl">{{ percent(o.weight) }} %</b>
+        <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] gap-x-3 items-center leading-tight">
+          <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}</span><b class="text-right text-2xl whitespace-nowrap">{{ key.outcomes.length > 1 ? `${percent(o.weight)} %` : '' }}</b>
           <svg class="col-span-2 w-full mt-1" height="26" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="26" /><rect :width="`${percent(o.weight)}%`" height="26" :fill="fillOf(o.code)" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="24" /></svg>
         </li>
       </ul>
       <p v-else class="border-t-2 border-ink pt-2">Still possible: {{ key.possible.map(nameOf).join(', ') }}. Answer the open step, or give the class yourself with a reason.</p>
+      <AssignActions v-if="phone" />
       <p class="border-t-2 border-ink pt-2 leading-snug"><span class="font-semibold">{{ keyName }}:</span> {{ key.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}.</p>
       <table v-if="sets.length" class="w-full leading-tight border-t-2 border-ink">
         <caption class="text-left font-extrabold py-2">The same ribbons by each limit set</caption>
         <tbody>
           <tr v-for="s in sets" :key="s.limit_set" class="border-t border-feint" :class="s.limit_set === key.limit_set ? 'font-semibold' : ''">
             <th scope="row" class="text-left py-1 pr-2" :class="s.limit_set === key.limit_set ? '' : 'font-normal'">{{ s.name }}</th>
-            <td class="text-right">{{ s.outcomes.map((o) => `${nameOf(o.code)} ${percent(o.weight)} %`).join(', ') }}</td>
+            <td class="text-right">{{ s.outcomes.map((o) => (s.outcomes.length > 1 ? `${nameOf(o.code)} ${percent(o.weight)}\u00a0%` : nameOf(o.code))).join(', ') }}</td>
           </tr>
         </tbody>
       </table>
     </div>
     <figure class="grid gap-2 content-start">
-      <TextureTriangle :classes="words.classes" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="reading.assigned?.code" :width="412" axes names />
+      <TextureTriangle :classes="words.classes" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="reading.assigned?.code" :width="phone ? 366 : 456" axes names />
       <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span>A class is a region: no point is measured.</span></figcaption>
     </figure>
     <CautionNote name="results" class="desk:col-span-2" />
-    <div class="flex flex-wrap gap-2 desk:col-span-2">
-      <button v-for="(o, i) in key.outcomes" :key="o.code" type="button" class="key grow" :class="i === 0 && !reading.assigned ? 'key-main' : ''" :aria-pressed="reading.assigned?.code === o.code" @click="bench.assign(o.code)">Assign {{ nameOf(o.code) }}<kbd class="font-sans font-normal" aria-hidden="true">{{ i + 1 }}</kbd></button>
-      <button type="button" class="key" @click="choosing = true">Other class<kbd class="font-sans font-normal" aria-hidden="true">o</kbd></button>
-      <button type="button" class="key" @click="record = true">The record<kbd class="font-sans font-normal" aria-hidden="true">h</kbd></button>
-    </div>
-    <OverrideDialog :open="choosing" @close="choosing = false" />
-    <RecordDialog v-if="record" :reading-id="reading.id" @close="record = false" />
   </div>
 </template>

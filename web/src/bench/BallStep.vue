@@ -33,6 +33,7 @@ useBenchKeys((key) => {
     <p v-if="moisture.answers.length && bench.observations.value.ball_holds === undefined" role="status" class="bg-lit text-lit-ink border-l-8 border-lit-line px-4 py-3 text-2xl font-extrabold">
       {{ moisture.answers.at(-1) === 'too_dry' ? 'Add a little water, knead on, and squeeze again.' : 'Add dry soil or let it dry, knead on, and squeeze again.' }}
     </p>
-    <p v-if="moisture.rounds" class="text-pencil">Round {{ moisture.rounds }} of {{ moisture.rounds_at_most }}. After that, no ball means sand.</p>
+    <p v-if="moisture.rounds && (moisture.open || bench.observations.value.ball_holds === undefined)" class="text-pencil">Round {{ moisture.rounds }} of {{ moisture.rounds_at_most }}. After that, no ball means sand.</p>
+    <p v-else-if="failed && !moisture.open" class="border-l-8 border-ink pl-4">Moisture is not the reason: the key ends here.</p>
   </div>
 </template>

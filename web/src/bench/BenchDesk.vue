@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { CircleQuestionMark } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { request, type Reading } from '@/api'
 import PageState from '@/shared/PageState.vue'
+import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import KeysDialog from './KeysDialog.vue'
 import MethodDialog from './MethodDialog.vue'
 import PeekPanel from './PeekPanel.vue'
+import PrepareStep from './PrepareStep.vue'
 import QuestionStep from './QuestionStep.vue'
 import RibbonStep from './RibbonStep.vue'
 import SpineColumn from './SpineColumn.vue'
@@ -28,7 +31,15 @@ listenForBenchKeys()
 const reading = bench.reading
 const { steps, words } = useStepSummaries(bench)
 const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
-const next = computed(() => steps.value[index.value + 1])
+// Where the key has ended early, at sand or loamy sand, the next step is to assign.
+const next = computed(() => {
+  const { ball_holds: ball, ribbon_forms: ribbon } = bench.observations.value
+  const ended = reading.value?.assessment.keys[0]!.outcomes.length && !reading.value.ribbons.length
+  const early = ended && ((bench.step.value === 'ball' && ball === false) || (bench.step.value === 'ribbon' && ribbon === false))
+  return early ? steps.value.at(-1) : steps.value[index.value + 1]
+})
+// The actions stand in one place only, so that their keys and dialogs do too.
+const wide = useMediaQuery('(min-width: 721px)')
 const keys = ref(false)
 const method = ref(false)
 const going = ref(false)
@@ -89,7 +100,7 @@ useBenchKeys((key) => {
         <span class="desk:hidden text-3xl text-center">‹</span><span class="hidden desk:block truncate">‹ {{ title }}</span><span class="hidden desk:block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>
       </RouterLink>
       <p class="desk:hidden self-center leading-tight font-extrabold truncate">{{ title }}<span class="block font-normal text-pencil">{{ place }}</span></p>
-      <StepPath class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint" :steps="steps" :current="bench.step.value" @go="bench.goTo" />
+      <StepPath class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint" :steps="steps" :current="bench.step.value" :finished="reading.assigned !== null" @go="bench.goTo" />
       <button type="button" class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1" aria-label="Show the keys" @click="keys = true"><CircleQuestionMark :size="34" aria-hidden="true" /></button>
     </header>
 
@@ -102,20 +113,19 @@ useBenchKeys((key) => {
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
+        <PrepareStep v-else-if="bench.step.value === 'prepare'" :method="methodLine" @method="method = true" />
         <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value">
           <template #before>
             <dl v-if="bench.step.value === 'moisten'" class="grid desk:grid-cols-2 gap-3 border-y-[1.5px] border-ink py-3 leading-tight">
               <div v-for="sign in words.moisture.answers.slice(0, 2)" :key="String(sign.value)"><dt class="font-extrabold">{{ sign.name }}?</dt><dd>{{ sign.hint }}</dd></div>
             </dl>
-            <div v-if="bench.step.value === 'prepare'" class="flex flex-wrap items-center justify-between gap-3 border-y-[1.5px] border-ink py-2">
-              <p class="leading-tight">{{ methodLine }}</p><button type="button" class="key" @click="method = true">Change</button>
-            </div>
           </template>
         </QuestionStep>
         <div class="desk:hidden mt-3 -mx-3"><PeekPanel :step="bench.step.value" /></div>
       </main>
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
-        <VerdictPanel class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
+        <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
+        <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
         <div class="p-4 pt-2 grid gap-1.5">
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
           <button type="button" class="key key-main w-full" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>

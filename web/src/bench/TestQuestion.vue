@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AnswerFigure from '@/drawing/AnswerFigure.vue'
 import type { Test } from './useAnswers'
 
 // One test: the question, how to perform it, and its answers as keys with their number.
@@ -17,6 +18,7 @@ const digit = (index: number, firstKey: number) => (firstKey + index) % 10
     <p v-if="heading" class="text-pencil">{{ test.how }}</p>
     <div class="grid gap-2" :class="test.answers.length > 3 ? 'desk:grid-cols-5 grid-cols-1' : 'desk:grid-cols-3 grid-cols-1'" :style="test.answers.length === 4 || test.answers.length === 2 ? `--n:${test.answers.length}` : undefined" :data-count="test.answers.length">
       <button v-for="(a, i) in test.answers" :key="String(a.value)" type="button" class="key !justify-start !items-start text-left flex-col !gap-1 py-2 min-h-16" :aria-pressed="value === a.value" @click="$emit('answer', a.value)">
+        <AnswerFigure :test="test.name" :state="a.value" class="self-center max-desk:hidden" :class="test.answers.length < 4 ? 'my-3 desk:scale-125' : 'my-1'" />
         <span class="flex w-full items-baseline justify-between gap-2 text-[1.3rem] leading-tight"><span>{{ a.name }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ digit(i, firstKey) }}</kbd></span>
         <span class="font-normal leading-tight text-xl">{{ a.hint }}</span>
       </button>

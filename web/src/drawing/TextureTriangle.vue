@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { TextureClass } from '@/api'
-import { at, corners, field, frame, points } from './triangle'
+import { at, corners, field, frame, points, widthAt } from './triangle'
 
 // The texture triangle with the regions of classes that are possible, that the key names, and that was assigned.
 // Regions only: a class is an area, and no point is drawn that nobody measured.
@@ -16,8 +16,9 @@ const props = defineProps<{
 }>()
 
 const id = useId()
+const LABEL = 124 // px at the right for names that do not fit into their region
 const pad = computed(() => (props.axes ? 44 : 6))
-const f = computed(() => frame(props.width, pad.value))
+const f = computed(() => frame(props.width, pad.value, props.names ? LABEL : pad.value))
 const height = computed(() => f.value.height + 2 * pad.value)
 const grains = computed(() => field(f.value, 8))
 const open = computed(() => props.classes.filter(({ code }) => props.possible.includes(code)))
@@ -30,30 +31,38 @@ const label = computed(() => {
   if (given.value) parts.push(`Assigned: ${given.value.name}.`)
   return parts.join(' ')
 })
-const titles = computed(() =>
-  props.names
-    ? open.value.map(({ name, middle, code }) => {
-        const [x, y] = at(f.value, middle.sand, middle.clay)
-        const words = name.split(' ')
-        const lines = words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
-        return { code, x, y: y - (lines.length - 1) * 10, lines }
-      })
-    : [],
-)
+/** Names stand in their region where they fit, else outside at its height with a line to it. */
+const titles = computed(() => {
+  if (!props.names) return []
+  let free = 0
+  return [...open.value]
+    .sort((a, b) => b.middle.clay - a.middle.clay)
+    .map(({ name, middle, code, polygon }) => {
+      const [x, y] = at(f.value, middle.sand, middle.clay)
+      const words = name.split(' ')
+      const lines = words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
+      const needed = Math.max(...lines.map((line) => line.length)) * 10 + 8
+      if (widthAt(f.value, polygon, middle.clay) >= needed) return { code, x, y: y - (lines.length - 1) * 10, lines, anchor: 'middle', from: null }
+      const right = f.value.x + f.value.side * (0.5 + (y - f.value.y) / f.value.height / 2) + 58
+      const top = Math.max(y - (lines.length - 1) * 10, free)
+      free = top + lines.length * 20 + 4
+      return { code, x: right, y: top, lines, anchor: 'start', from: { x: x + widthAt(f.value, polygon, middle.clay) / 2 - 10, y } }
+    })
+})
 const ticks = computed(() =>
   props.axes
     ? [20, 40, 60, 80].map((percent) => ({
         percent,
         clay: at(f.value, 100 - percent, percent),
         sand: at(f.value, percent, 0),
-        silt: at(f.value, 0, 100 - percent),
+        silt: at(f.value, 0, 100 - percent), // silt is what clay leaves at this edge
       }))
     : [],
 )
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="label" class="block max-w-full h-auto">
+  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="label" class="block">
     <defs>
       <clipPath :id="`${id}-open`"><polygon v-for="c in open" :key="c.code" :points="points(f, c.polygon)" /></clipPath>
     </defs>
@@ -74,15 +83,18 @@ const ticks = computed(() =>
       <path class="hair" :d="`M${t.clay[0]} ${t.clay[1]}h-8M${t.sand[0]} ${t.sand[1]}l4 7M${t.silt[0]} ${t.silt[1]}l4 -7`" />
       <text class="pencil" font-size="18" text-anchor="end" :x="t.clay[0] - 12" :y="t.clay[1] + 6">{{ t.percent }}</text>
       <text class="pencil" font-size="18" text-anchor="middle" :x="t.sand[0] + 8" :y="t.sand[1] + 24">{{ t.percent }}</text>
-      <text class="pencil" font-size="18" :x="t.silt[0] + 8" :y="t.silt[1] - 6">{{ 100 - t.percent }}</text>
+      <text class="pencil" font-size="18" :x="t.silt[0] + 8" :y="t.silt[1] - 6">{{ t.percent }}</text>
     </g>
     <template v-if="axes">
       <text font-size="18" font-weight="640" text-anchor="middle" :transform="`translate(${f.x + f.side * 0.25 - 38} ${f.y + f.height / 2 - 12}) rotate(-60)`">clay %</text>
-      <text font-size="18" font-weight="640" text-anchor="middle" :transform="`translate(${f.x + f.side * 0.75 + 38} ${f.y + f.height / 2 - 12}) rotate(60)`">silt %</text>
+      <text font-size="18" font-weight="640" text-anchor="middle" :transform="`translate(${f.x + f.side * 0.64 + 40} ${f.y + f.height * 0.28 - 14}) rotate(60)`">silt %</text>
       <text font-size="18" font-weight="640" text-anchor="middle" :x="f.x + f.side / 2" :y="f.y + f.height + 42">sand %</text>
     </template>
-    <text v-for="t in titles" :key="`${t.code}-name`" class="halo-wash" font-size="20" font-weight="800" text-anchor="middle" :x="t.x" :y="t.y">
-      <tspan v-for="(line, i) in t.lines" :key="line" :x="t.x" :dy="i ? 20 : 6">{{ line }}</tspan>
-    </text>
+    <g v-for="t in titles" :key="`${t.code}-name`">
+      <path v-if="t.from" class="hair" :d="`M${t.from.x} ${t.from.y}L${t.x - 4} ${t.y}`" />
+      <text :class="t.from ? 'halo' : 'halo-wash'" font-size="20" font-weight="800" :text-anchor="t.anchor" :x="t.x" :y="t.y">
+        <tspan v-for="(line, i) in t.lines" :key="line" :x="t.x" :dy="i ? 20 : 6">{{ line }}</tspan>
+      </text>
+    </g>
   </svg>
 </template>

@@ -3,8 +3,8 @@ import { seeded, tenth } from './random'
 export type Frame = { x: number; y: number; side: number; height: number }
 
 /** A texture triangle in px: clay upwards, sand to the left, silt to the right. */
-export const frame = (width: number, pad: number): Frame => {
-  const side = width - 2 * pad
+export const frame = (width: number, pad: number, padRight = pad): Frame => {
+  const side = width - pad - padRight
   return { x: pad, y: pad, side, height: (side * Math.sqrt(3)) / 2 }
 }
 
@@ -16,6 +16,17 @@ export function at(f: Frame, sand: number, clay: number): [number, number] {
 
 export const points = (f: Frame, polygon: number[][]): string =>
   polygon.map((vertex) => at(f, vertex[0]!, vertex[1]!).map(tenth).join(',')).join(' ')
+
+/** px a polygon is wide at a clay percent. */
+export function widthAt(f: Frame, polygon: number[][], clay: number): number {
+  const crossings = polygon.flatMap((from, i) => {
+    const to = polygon[(i + 1) % polygon.length]!
+    const [a, b] = [from[1]!, to[1]!]
+    if (a === b || clay < Math.min(a, b) || clay > Math.max(a, b)) return []
+    return [at(f, from[0]! + ((to[0]! - from[0]!) * (clay - a)) / (b - a), clay)[0]]
+  })
+  return Math.max(...crossings) - Math.min(...crossings)
+}
 
 export const corners = (f: Frame): string => points(f, [[0, 100], [100, 0], [0, 0]])
 

@@ -114,6 +114,7 @@ module Grittle
       # The codes the key can still end at, in the order of the printed table.
       def possible(outcomes)
         return outcomes.map(&:first) unless outcomes.empty?
+
         rubs = rub ? [rub] : CLASSES["weak"].keys
         codes = tiers_open.flat_map { |tier| tier == "none" ? [NO_RIBBON] : rubs.map { |answer| class_of(tier, answer) } }
         [(NO_BALL unless facts.ball&.value), *codes].compact
@@ -144,8 +145,10 @@ module Grittle
 
       def ribbon_step
         return unless facts.ball&.value && facts.ribbon_forms
-        return step("ribbon_forms", facts.ribbon_forms.value, facts.ribbon_forms.value ? "it forms a ribbon" : "no ribbon",
-                    facts.ribbon_forms.source_of("ribbon_forms")) unless facts.set
+        unless facts.set
+          return step("ribbon_forms", facts.ribbon_forms.value, facts.ribbon_forms.value ? "it forms a ribbon" : "no ribbon",
+                      facts.ribbon_forms.source_of("ribbon_forms"))
+        end
 
         tier = @tiers.of(facts.set.mean)
         text = "ribbon #{say(facts.set.mean)}: #{tier == 'none' ? 'too short to count as one' : tier}"

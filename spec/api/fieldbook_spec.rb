@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+RSpec.describe "the fieldbook" do
+  it "is made of sites, profiles and horizons, one by one" do
+    site = api_post("/api/sites", { name: "Kame", landform: "crest" })
+    profile = api_post("/api/sites/#{site['id']}/profiles", { name: "Kame 1", kind: "hand_auger", hand: "Ines" })
+    expect(profile).to include("kind_name" => "Hand auger", "horizons" => [], "next_horizon_id" => nil)
+    api_post("/api/profiles/#{profile['id']}/horizons", { designation: "C", upper_cm: 45.5, lower_cm: 80 })
+    profile = api_post("/api/profiles/#{profile['id']}/horizons", { designation: "Ap", upper_cm: 0, lower_cm: 22 })
+    expect(profile["horizons"].map { |h| h.values_at("designation", "upper_cm", "lower_cm") }).to eq [["Ap", 0, 22], ["C", 45.5, 80]]
+    expect(profile["gaps"].map { |gap| gap["sentence"] }).to eq ["No horizon from 22 to 45.5 cm."]
+    expect(api_get("/api/sites")).to include("total" => 1, "pages" => 1)
+  end
+
+  it "keeps the depths that a correction replaces, and refuses a stale one" do
+    profile = profile_with(["A", 0, 20], ["B", 20, 60])
+    horizon = profile.horizons.last
+    changed = api_patch("/api/horizons/#{horizon.id}", { version: 0, lower_cm: 70 })
+    expect(changed["horizons"].last["lower_cm"]).to eq 70
+    expect(Revision.last.was).to include("lower_cm" => "60.0")
+    expect(api_patch("/api/horizons/#{horizon.id}", { version: 0, lower_cm: 90 })).to be_refused(409, nil, /another window/)
+  end
+
+  {
+    { designation: "B", upper_cm: 40, lower_cm: 20 } => ["/lower_cm", /40 to 20 cm runs upwards/],
+    { designation: "B", upper_cm: 10, lower_cm: 40 } => ["/upper_cm", "10 to 40 cm overlaps A, which is 0 to 20 cm."],
+    { designation: "B", upper_cm: -5, lower_cm: 40 } => ["/upper_cm", /0 to 1000, not -5/],
+    { designation: "B", upper_cm: "deep", lower_cm: 40 } => ["/upper_cm", /Upper depth must be a number/],
+    { designation: " ", upper_cm: 20, lower_cm: 40 } => ["/designation", "Give the horizon a name."],
+    { designation: "B", upper_cm: 20 } => ["/lower_cm", /Lower depth is needed/]
+  }.each do |horizon, (pointer, sentence)|
+    it "refuses the horizon #{horizon} at #{pointer}" do
+      profile = profile_with(["A", 0, 20])
+      expect(api_post("/api/profiles/#{profile.id}/horizons", horizon)).to be_refused(422, pointer, sentence)
+      expect(Horizon.count).to eq 1
+    end
+  end
+
+  it "names the kinds of exposure it knows" do
+    expect(api_post("/api/sites/#{Site.make(name: 'Kame').id}/profiles", { name: "1", kind: "tunnel" }))
+      .to be_refused(422, "/kind", /Use one of: pit, hand_auger, probe/)
+  end
+
+  it "goes on where the work stopped: an unfinished reading, else the next horizon, else nothing" do
+    expect(api_get("/api/work")).to eq("work" => nil)
+    profile = profile_with(["A", 0, 20], ["B", 20, 50])
+    expect(api_get("/api/work")["work"]).to include("title" => "Slope 1, A", "detail" => "0 to 20 cm, not begun")
+    reading = give(begin_reading(profile.horizons.first), ball_holds: false)
+    expect(api_get("/api/work")["work"]).to include("reading_id" => reading["id"], "step" => "prepare")
+    reading = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], moisture_answer: "neither" })
+    assign(reading, "S")
+    expect(api_get("/api/work")["work"]).to include("title" => "Slope 1, B", "reading_id" => nil)
+  end
+
+  it "begins with a demo: sites, profiles, a dozen horizons, one profile half done" do
+    Demo.load
+    profiles = api_get("/api/sites")["sites"].flat_map { |site| site["profiles"] }
+    expect(Site.count).to be >= 2
+    expect(profiles.size).to be >= 3
+    done = profiles.map { |profile| profile["horizons"].map { |horizon| !horizon.dig("reading", "assigned").nil? } }
+    expect(done.flatten.size).to be >= 12
+    expect(done.count { |column| column.include?(true) && column.include?(false) }).to eq 1
+    expect(api_get("/api/work")["work"]["title"]).to eq "Tare 2, Bt1"
+    expect(api_get("/api/readings")["readings"].map { |reading| reading["label"] }).to eq ["Bed by the gate"]
+  end
+end

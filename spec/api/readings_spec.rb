@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+RSpec.describe "/api/readings" do
+  it "takes one sample from the first answer to its class, and the section shows it" do
+    profile = profile_with(["A", 0, 20], ["Bt", 20, 55], hand: "Ines", pen: "Olm", unit: "in", limit_set: "contest")
+    reading = begin_reading(profile.horizons.first)
+    expect(reading).to include("hand" => "Ines", "pen" => "Olm", "step" => "prepare")
+    expect(reading["method"]).to include("limit_set" => "contest", "unit" => "in")
+
+    reading = give(reading, moist_clod: "firm", mould_feel: "doughy", ball_holds: true)
+    reading = push(reading, 2.75, 2.8, unit: "in", thickness_mm: 3, ended: "folded")
+    expect(reading["ribbons"].first).to include("length_mm" => 69.85, "entered" => { "length" => 2.75, "unit" => "in" })
+    reading = give(reading, wet_rub: "very_smooth")
+    expect(reading["assessment"]["keys"].first["outcomes"].first["code"]).to eq "SIC"
+
+    reading = assign(reading, "SIC")
+    expect(reading["assigned"]).to include("code" => "SIC", "name" => "silty clay", "override" => false, "rules_version" => Grittle::RULES_VERSION)
+    expect(reading["next_horizon"]).to include("designation" => "Bt", "reading_id" => nil)
+    layer = api_get("/api/profiles/#{profile.id}")["horizons"].first
+    expect(layer["reading"]).to include("ribbon_text" => "2.78 in, 2 made")
+    expect(layer["reading"]["assigned"]["code"]).to eq "SIC"
+  end
+
+  it "keeps what a correction replaces" do
+    reading = push(give(begin_reading, ball_holds: true, wet_rub: "neither"), 41, 44)
+    reading = give(reading, wet_rub: "very_smooth")
+    first = reading["ribbons"].first
+    reading = api_patch("/api/readings/#{reading['id']}/ribbons/#{first['id']}", { version: reading["version"], length: 4.6, unit: "cm" })
+    expect(reading["ribbons"].map { |ribbon| ribbon["length_mm"] }).to eq [46.0, 44.0]
+    reading = api_delete("/api/readings/#{reading['id']}/ribbons/#{reading['ribbons'].last['id']}?version=#{reading['version']}")
+    expect(reading["ribbons"].size).to eq 1
+
+    history = api_get("/api/readings/#{reading['id']}/history")["entries"]
+    expect(history.map { |entry| entry.values_at("what", "text", "standing") }).to include(
+      ["wet_rub", "neither, or both", false], ["wet_rub", "very smooth", true],
+      ["ribbon", "41 mm, broke", false], ["ribbon", "4.6 cm, broke", true], ["ribbon", "44 mm, broke", false]
+    )
+  end
+
+  it "goes round the moisture loop until it is sand" do
+    reading = begin_reading
+    3.times do |round|
+      reading = give(reading, ball_holds: false)
+      expect(reading["moisture"]).to include("open" => true, "rounds" => round)
+      reading = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], moisture_answer: "too_dry" })
+      expect(reading["observations"]).not_to have_key("ball_holds") if round < 2
+    end
+    expect(reading["observations"]).to include("ball_holds" => false, "moisture_rounds" => 3)
+    expect(reading["assessment"]["keys"].first["outcomes"]).to eq [{ "code" => "S", "weight" => 1.0 }]
+  end
+
+  it "asks about moisture only after a ball that did not hold" do
+    reading = begin_reading
+    expect(api_patch("/api/readings/#{reading['id']}", { version: reading["version"], moisture_answer: "too_dry" }))
+      .to be_refused(422, "/moisture_answer", /after a ball that did not hold/)
+  end
+
+  it "wants a reason for another class than the key's, and keeps both" do
+    reading = give(push(give(begin_reading, ball_holds: true), 28, 29, 28), wet_rub: "very_gritty")
+    expect(assign(reading, "LS")).to be_refused(422, "/reason", /The key does not say loamy sand/)
+    reading = assign(reading, "LS", reason: "It only just held.")
+    expect(reading["assigned"]).to include("override" => true, "reason" => "It only just held.")
+    expect(reading["assigned"]["proposed"].first["code"]).to eq "SCL"
+    reading = assign(reading, "SCL")
+    classes = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "class" }
+    expect(classes.map { |entry| entry.values_at("text", "standing") }).to eq [["LS: It only just held.", false], ["SCL", true]]
+  end
+
+  it "tells the second of two writers, with both versions, and keeps the first" do
+    reading = begin_reading
+    give(reading, ball_holds: true)
+    answer = give(reading, ball_holds: false)
+    expect(answer).to be_refused(409, nil, /changed in another window/)
+    expect(answer["current"]["observations"]).to eq("ball_holds" => true)
+    expect(answer["yours"]).to eq("answers" => { "ball_holds" => false })
+    expect(api_get("/api/readings/#{reading['id']}")["version"]).to eq answer["current"]["version"]
+  end
+
+  it "makes one record of a write that is sent twice, and refuses its key for another" do
+    reading = begin_reading
+    ribbon = { version: reading["version"], length: 40, unit: "mm" }
+    first, again = Array.new(2) { api_post("/api/readings/#{reading['id']}/ribbons", ribbon, key: "the-same-word") }
+    expect(again).to eq first
+    expect(last_response.headers["idempotent-replay"]).to eq "true"
+    expect(Ribbon.count).to eq 1
+    expect(api_post("/api/readings/#{reading['id']}/ribbons", ribbon.merge(length: 41), key: "the-same-word"))
+      .to be_refused(422, nil, /was used for another write/)
+  end
+
+  it "remembers where the bench stands without moving the version" do
+    reading = begin_reading
+    moved = api_put("/api/readings/#{reading['id']}/place", { step: "ribbon", unit: "cm" })
+    expect(moved).to include("step" => "ribbon", "version" => reading["version"])
+    expect(api_put("/api/readings/#{reading['id']}/place", { step: "lunch" })).to be_refused(422, "/step", /no step “lunch”/)
+  end
+
+  {
+    { length: -3, unit: "mm" } => ["/length", "A ribbon is 0 to 300 mm long, not -3."],
+    { length: 301, unit: "mm" } => ["/length", "A ribbon is 0 to 300 mm long, not 301."],
+    { length: 12, unit: "in" } => ["/length", "A ribbon is 0 to 11.81 in long, not 12."],
+    { length: 30, unit: "ell" } => ["/unit", /no unit “ell”/], { length: "long", unit: "mm" } => ["/length", /must be a number/],
+    { length: 30, unit: "mm", thickness_mm: 40 } => ["/thickness_mm", /mm thick, not 40/],
+    { length: 30, unit: "mm", ended: "snapped" } => ["/ended", /no way for a ribbon to end/]
+  }.each do |ribbon, (pointer, sentence)|
+    it "refuses the ribbon #{ribbon} at #{pointer} and loses nothing" do
+      reading = push(begin_reading, 40)
+      expect(api_post("/api/readings/#{reading['id']}/ribbons",
+                      { version: reading["version"], **ribbon })).to be_refused(422, pointer, sentence)
+      expect(api_get("/api/readings/#{reading['id']}")["ribbons"].size).to eq 1
+    end
+  end
+
+  it "refuses an eleventh ribbon" do
+    reading = push(begin_reading, *[40] * 10)
+    expect(push(reading, 40)).to be_refused(422, "/length", /10 ribbons are enough/)
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+# Specs of the API and of the page, against the MariaDB that bin/test starts. The core has its own, in core/spec.
+
+require "stringio"
+require "database_cleaner/active_record"
+require_relative "../app/api"
+require_relative "../db/demo"
+
+Database.connect
+Database.migrate
+
+RSpec.configure do |config|
+  config.disable_monkey_patching!
+  config.order = :random
+  config.define_derived_metadata(file_path: %r{/spec/api/}) { |meta| meta[:type] = :api }
+  config.define_derived_metadata(file_path: %r{/spec/system/}) { |meta| meta[:type] = :system }
+
+  config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
+  # The browser's server has connections of its own and sees only what is committed.
+  config.around do |example|
+    DatabaseCleaner.strategy = example.metadata[:type] == :system ? :truncation : :transaction
+    DatabaseCleaner.cleaning { example.run }
+  end
+end
+
+require_relative "support/whole_app"
+require_relative "support/api_helpers"
+require_relative "support/page_helpers" if RSpec.configuration.files_to_run.any? { |file| file.include?("/system/") }
