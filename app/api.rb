@@ -35,8 +35,8 @@ class Api < Sinatra::Base
   end
 
   use JsonBody
-  use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false, strict_reference_validation: true,
-                                                parse_response_by_content_type: true
+  use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false,
+                                                strict_reference_validation: true
   use Idempotency
 
   helpers Routes::Support

@@ -29,6 +29,7 @@ require_relative "grittle/moisture_loop"
 require_relative "grittle/keys/result"
 require_relative "grittle/keys/limit_sets"
 require_relative "grittle/keys/tiers"
+require_relative "grittle/keys/ribbon_notes"
 require_relative "grittle/keys/ribbon_and_rub"
 require_relative "grittle/keys"
 

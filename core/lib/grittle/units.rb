@@ -22,10 +22,12 @@ module Grittle
     # @return [String] for a sentence, such as "50 mm" or "1.97 in"
     def self.say(millimetres, unit = "mm") = "#{number(millimetres, unit)} #{unit}"
 
-    # @return [String] the bare number in +unit+, with a decimal in mm only where the length has one
+    # @return [String] the bare number as a ruler in +unit+ is read; in mm with a decimal only where the length has one
     def self.number(millimetres, unit = "mm")
-      value = from_mm(millimetres, unit).round(unit == "mm" ? 1 : fetch(unit)[:decimals])
-      value == value.round ? value.round.to_s : value.to_s
+      value = from_mm(millimetres, unit)
+      return value.round(1).to_s.delete_suffix(".0") if unit == "mm" || value.zero?
+
+      format("%.#{fetch(unit)[:decimals]}f", value)
     end
 
     def self.fetch(unit) = LENGTHS.fetch(unit.to_s) { raise UnknownName.new("unit", unit, LENGTHS.keys) }

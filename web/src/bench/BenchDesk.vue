@@ -96,8 +96,8 @@ useBenchKeys((key) => {
   <PageState v-if="!reading" :error="bench.query.error.value" @retry="bench.query.refetch()" />
   <div v-else class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]">
     <header class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1">
-      <RouterLink :to="back" class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14" :aria-label="`Back: ${reading.profile?.name ?? 'Fieldbook'}`">
-        <span class="desk:hidden text-3xl text-center">‹</span><span class="hidden desk:block truncate">‹ {{ title }}</span><span class="hidden desk:block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>
+      <RouterLink :to="back" class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14">
+        <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span><span class="max-desk:sr-only block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>
       </RouterLink>
       <p class="desk:hidden self-center leading-tight font-extrabold truncate">{{ title }}<span class="block font-normal text-pencil">{{ place }}</span></p>
       <StepPath class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint" :steps="steps" :current="bench.step.value" :finished="reading.assigned !== null" @go="bench.goTo" />

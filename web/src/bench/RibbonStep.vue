@@ -76,7 +76,7 @@ useBenchKeys((key) => {
     <header class="flex items-center justify-between gap-3 max-desk:sr-only">
       <h1 class="text-3xl leading-tight">{{ test('ribbons').ask }}</h1>
       <div class="flex shrink-0" role="group" aria-label="Unit">
-        <button v-for="(u, i) in words.units" :key="u.value" type="button" class="key px-3 -ml-0.5 rounded-none max-desk:hidden" data-enter="on" :class="{ 'rounded-l-[5px]': i === 0, 'rounded-r-[5px]': i === words.units.length - 1 }" :aria-pressed="u.value === bench.unit.value" @click="setUnit(u.value)">{{ u.value }}</button>
+        <button v-for="(u, i) in words.units" :key="u.value" type="button" class="key px-3 -ml-0.5 rounded-none max-desk:hidden" :class="{ 'rounded-l-[5px]': i === 0, 'rounded-r-[5px]': i === words.units.length - 1 }" :aria-pressed="u.value === bench.unit.value" @click="setUnit(u.value)">{{ u.value }}</button>
       </div>
     </header>
 
@@ -89,28 +89,28 @@ useBenchKeys((key) => {
 
     <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[6.2fr_4.2fr_3fr] desk:gap-x-4">
       <div class="grid grid-cols-4 desk:grid-cols-6 gap-1.5" role="group" :aria-label="`Length of ribbon ${count + 1} in ${bench.unit.value}`">
-        <button v-for="k in PAD" :key="k" type="button" class="key px-0 min-w-0 text-2xl font-extrabold" data-enter="on" :class="{ 'max-desk:order-2': k === 'del', 'max-desk:order-3': '456'.includes(k), 'max-desk:order-4': k === '0', 'max-desk:order-5': '789'.includes(k), 'max-desk:order-6': k === '.', 'max-desk:order-1': '123'.includes(k) }" :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k" @click="press(k)">{{ k === 'del' ? '⌫' : k }}</button>
+        <button v-for="k in PAD" :key="k" type="button" class="key px-0 min-w-0 text-2xl font-extrabold" :class="{ 'max-desk:order-2': k === 'del', 'max-desk:order-3': '456'.includes(k), 'max-desk:order-4': k === '0', 'max-desk:order-5': '789'.includes(k), 'max-desk:order-6': k === '.', 'max-desk:order-1': '123'.includes(k) }" :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k" @click="press(k)">{{ k === 'del' ? '⌫' : k }}</button>
       </div>
       <div class="grid grid-cols-2 gap-1.5 max-desk:hidden" role="group" aria-label="How it ended">
-        <button v-for="e in endings" :key="String(e.value)" type="button" class="key px-1 min-w-0" data-enter="on" :aria-pressed="ended === e.value" @click="ended = String(e.value)">{{ e.name }}</button>
+        <button v-for="e in endings" :key="String(e.value)" type="button" class="key px-1 min-w-0" :aria-pressed="ended === e.value" @click="ended = String(e.value)">{{ e.name }}</button>
       </div>
       <div class="grid grid-cols-[56px_92px_1fr_92px] desk:grid-cols-1 gap-1.5">
-        <button type="button" class="key px-0 desk:hidden" data-enter="on" :aria-label="`Unit: ${bench.unit.value}. Change it`" @click="setUnit(nextUnit)">{{ bench.unit.value }}</button>
-        <button type="button" class="key px-0.5 min-w-0 desk:hidden" data-enter="on" :aria-label="`It ended: ${endingName}. Change it`" @click="nextEnding">{{ endingName }}</button>
+        <button type="button" class="key px-0 desk:hidden" :aria-label="`Unit: ${bench.unit.value}. Change it`" @click="setUnit(nextUnit)">{{ bench.unit.value }}</button>
+        <button type="button" class="key px-0.5 min-w-0 desk:hidden" :aria-label="`It ended: ${endingName}. Change it`" @click="nextEnding">{{ endingName }}</button>
         <output class="min-h-14 border-b-[3px] border-ink grid place-content-center text-center leading-none" :aria-label="`Ribbon ${count + 1}`">
           <span v-if="typed" class="text-2xl desk:text-3xl font-extrabold whitespace-nowrap">{{ typed }} <span class="max-desk:hidden">{{ bench.unit.value }}</span></span>
           <span v-else class="text-pencil">ribbon {{ count + 1 }}</span>
         </output>
-        <button type="button" class="key key-main px-1" data-enter="on" :disabled="typedMm === null" :aria-label="`Add ribbon ${count + 1}`" @click="add">Add<span class="max-desk:hidden">ribbon {{ count + 1 }}</span></button>
+        <button type="button" class="key key-main px-1" :disabled="typedMm === null" @click="add">Add <span class="max-desk:sr-only">ribbon {{ count + 1 }}</span></button>
       </div>
       <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
-          <button type="button" class="key" data-enter="on" aria-label="Thinner" @click="thicker(-0.5)">−</button>
+          <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
           <span class="grow desk:w-36 text-center whitespace-nowrap">{{ thickness }} mm thick</span>
-          <button type="button" class="key" data-enter="on" aria-label="Thicker" @click="thicker(0.5)">+</button>
+          <button type="button" class="key" aria-label="Thicker" @click="thicker(0.5)">+</button>
         </div>
-        <button type="button" class="key desk:ml-auto" data-enter="on" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
-        <button type="button" class="key" data-enter="on" :disabled="!count" @click="listing = true">Correct one</button>
+        <button type="button" class="key desk:ml-auto" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
+        <button type="button" class="key" :disabled="!count" @click="listing = true">Correct one</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />

@@ -19,12 +19,17 @@ export function listenForBenchKeys(): void {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
       const target = event.target as HTMLElement
       if (target.closest('input, textarea, select, [role="dialog"]')) return
-      // Enter presses a focused button, unless it is already chosen or is part of the pad: then it goes on.
+      // Enter presses a focused button, unless it is already chosen: then it goes on.
       const pressable = target.closest('button, a')
       if (event.key === ' ' && pressable) return
-      if (event.key === 'Enter' && pressable && !pressable.matches('[aria-pressed="true"], [data-enter="on"]')) return
+      if (event.key === 'Enter' && pressable && !pressable.matches('[aria-pressed="true"], [aria-current="step"]')) return
       if (handlers.some((handler) => handler(event.key))) event.preventDefault()
     },
     { capture: true },
   )
+  // A key pressed by thumb or mouse keeps no focus, so that Enter still means the next step.
+  useEventListener(window, 'click', (event: MouseEvent) => {
+    const pressed = (event.target as HTMLElement).closest<HTMLElement>('button, a')
+    if (event.detail > 0 && pressed && !pressed.closest('[role="dialog"]')) pressed.blur()
+  })
 }

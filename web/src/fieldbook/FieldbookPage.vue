@@ -53,7 +53,7 @@ function siteMade(site: Site): void {
 <template>
   <PageState v-if="!sites.data.value" :error="sites.error.value" @retry="sites.refetch()" />
   <div v-else class="desk:grid desk:grid-cols-[292px_minmax(0,1fr)] min-h-dvh text-lg">
-    <div class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink">
+    <aside aria-label="Start" class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink">
       <p class="flex items-center gap-3 text-4xl font-extrabold tracking-tight -ml-1"><MarkGrittle />Grittle</p>
       <ContinueKey v-if="work.data.value?.work" :work="work.data.value.work" :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)" @go="goOn" />
       <p v-else class="border-2 border-dashed border-rule p-4 text-pencil">Nothing is unfinished.</p>
@@ -65,7 +65,7 @@ function siteMade(site: Site): void {
         <span class="text-pencil text-base">Kept on this machine</span>
         <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
       </div>
-    </div>
+    </aside>
     <main class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col">
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>

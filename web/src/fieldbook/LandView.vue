@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useWindowSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import { useWords, type Profile, type Site } from '@/api'
+import { useWords, type Site } from '@/api'
 import { fillOf } from '@/drawing/grain'
 import { groundLine, layOut, standing, type Plot, type Row } from './land'
 
@@ -29,10 +29,6 @@ const height = (row: Row) => Math.max(...row.plots.map(bottom)) + FOOT
 const depths = computed(() => [50, 100, 150, 200, 300].filter((cm) => cm < deepest.value))
 const landform = (site: Site) => words.value.landforms.find(({ value }) => value === site.landform)?.name.toLowerCase()
 const left = (plot: Plot) => plot.x + 16
-const label = (profile: Profile) => {
-  const { done, total, next } = standing(profile)
-  return `${profile.name}, ${profile.kind_name.toLowerCase()}, ${done} of ${total} horizons textured, ${next}`
-}
 const wooded = (plot: Plot) => ['crest', 'upper_slope', 'mid_slope'].includes(plot.site.landform ?? '')
 /** Blades of grass along a plot's ground; rushes where water stands. */
 const grass = (plot: Plot) => {
@@ -70,9 +66,9 @@ const grass = (plot: Plot) => {
           <h2 class="text-2xl truncate">{{ plot.site.name }}</h2>
           <p class="flex items-baseline gap-3 text-pencil"><span v-if="landform(plot.site)" class="truncate">{{ landform(plot.site) }}</span></p>
         </div>
-        <RouterLink v-if="plot.profile" :to="`/profiles/${plot.profile.id}`" class="absolute no-underline rounded-sm" :aria-label="label(plot.profile)" :style="{ left: `${plot.x + 10}px`, top: `${y(plot.ground) - 4}px`, width: `${plotWidth - 14}px`, height: `${bottom(plot) - y(plot.ground) + FOOT - 6}px` }">
+        <RouterLink v-if="plot.profile" :to="`/profiles/${plot.profile.id}`" class="absolute no-underline rounded-sm" :style="{ left: `${plot.x + 10}px`, top: `${y(plot.ground) - 4}px`, width: `${plotWidth - 14}px`, height: `${bottom(plot) - y(plot.ground) + FOOT - 6}px` }">
           <span class="absolute left-1.5 text-base leading-snug text-pencil whitespace-nowrap" :style="{ top: `${bottom(plot) - y(plot.ground) + 8}px` }">
-            <b class="block text-lg text-ink">{{ plot.profile.name }}</b>{{ standing(plot.profile).done }} of {{ standing(plot.profile).total }}, {{ plot.profile.kind_name.toLowerCase() }}<span class="block font-semibold text-ink">{{ standing(plot.profile).next }}</span>
+            <b class="block text-lg text-ink">{{ plot.profile.name }} </b>{{ standing(plot.profile).done }} of {{ standing(plot.profile).total }}, {{ plot.profile.kind_name.toLowerCase() }} <span class="block font-semibold text-ink">{{ standing(plot.profile).next }}</span>
           </span>
         </RouterLink>
         <button v-if="plot.profile === plot.site.profiles.at(-1) || !plot.profile" type="button" class="absolute key key-desk !min-h-14 !min-w-14 px-0 text-2xl" :aria-label="`Add a profile at ${plot.site.name}`" :style="{ left: `${left(plot) + COLUMN + 10}px`, top: `${y(plot.ground) + 14}px` }" @click="$emit('addProfile', plot.site)">+</button>

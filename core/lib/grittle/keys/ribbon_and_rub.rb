@@ -28,9 +28,8 @@ module Grittle
       NO_RIBBON = "LS"
       TIERS = ["none", *CLASSES.keys].freeze
 
-      # A ribbon under half an inch is hardly one: from 5 to under 13 mm it is flagged, and where the rub is very gritty
-      # loamy sand is named beside sandy loam with weight (13 - L)/16. [Grittle's own model]
-      NEAR_STUB_MM = (5.0...13.0)
+      # Where the rub is very gritty, loamy sand is named beside sandy loam for a length L that is hardly a ribbon, with
+      # weight (13 - L)/16. [Grittle's own model]
       NEAR_STUB_DIVISOR_MM = 16.0
 
       # @param observations [Observations]
@@ -103,13 +102,14 @@ module Grittle
         return odds unless near_stub? && odds.keys != ["none"]
         return odds if no_ribbon?
 
-        stub = rub == "very_gritty" ? [(NEAR_STUB_MM.end - facts.set.mean) / NEAR_STUB_DIVISOR_MM, odds.fetch("none", 0)].max : 0
+        weight = (RibbonNotes::NEAR_STUB_MM.end - facts.set.mean) / NEAR_STUB_DIVISOR_MM
+        stub = rub == "very_gritty" ? [weight, odds.fetch("none", 0)].max : 0
         longer = odds.except("none")
         rest = longer.values.sum
         longer.transform_values { |share| share * (1 - stub) / rest }.merge(stub.positive? ? { "none" => stub } : {})
       end
 
-      def near_stub? = facts.set && NEAR_STUB_MM.cover?(facts.set.mean)
+      def near_stub? = facts.set && RibbonNotes.near_stub?(facts.set)
 
       # The codes the key can still end at, in the order of the printed table.
       def possible(outcomes)
@@ -173,39 +173,8 @@ module Grittle
       end
 
       def notes
-        [near_stub_note, one_ribbon_note, drift_note, uneven_note, too_thick_note, silt_note, *overruled_notes].compact
-      end
-
-      def near_stub_note
-        return unless near_stub? && facts.ball&.value
-
-        note("near_stub", "#{say(facts.set.mean)} is near the limit between loamy sand and sandy loam: a stub no longer " \
-                          "than the thumb's own squeeze is hardly a ribbon.")
-      end
-
-      def one_ribbon_note
-        note("one_ribbon", "One ribbon only. Make a second: agreement is the sign of a good result.") if facts.set&.count == 1
-      end
-
-      def drift_note
-        return unless facts.set&.drifting?
-
-        lengths = facts.set.counted.map(&:length_mm)
-        note("drifting", "The ribbons grow with working, from #{say(lengths.first)} to #{say(lengths.last)}. Work it until " \
-                         "they stop growing, and take back the early ones if they should not count.")
-      end
-
-      def uneven_note
-        return unless facts.set&.uneven?
-
-        note("uneven_thickness", "The ribbons differ in thickness by more than " \
-                                 "#{say(RibbonSet::EVEN_THICKNESS_MM)}: their lengths cannot be compared.")
-      end
-
-      def too_thick_note
-        return unless facts.set&.counted&.any?(&:never_broke?)
-
-        note("never_broke", "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one.")
+        ribbons = facts.set ? RibbonNotes.for(facts.set, unit: @unit, ball: facts.ball&.value) : []
+        [*ribbons, silt_note, *overruled_notes].compact
       end
 
       def silt_note
@@ -255,7 +224,7 @@ module Grittle
         { "state" => "clear", "limit_mm" => nil, "sentence" => "Clear of every limit of this key." }
       end
 
-      def say(millimetres) = Units.say(@unit == "mm" ? millimetres.round : millimetres, @unit)
+      def say(millimetres) = RibbonNotes.say(millimetres, @unit)
     end
   end
 end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Keys
+    # What to know about a ribbon set beside the class it leads to, as rules with a sentence each.
+    module RibbonNotes
+      # mm; a mean under half an inch is hardly a ribbon [Grittle's own model].
+      NEAR_STUB_MM = (5.0...13.0)
+
+      module_function
+
+      # @param set [RibbonSet] with at least one length
+      # @param unit [String] of lengths in sentences
+      # @param ball [Boolean, nil] whether the ball holds
+      # @return [Array<Hash>] "rule" and "sentence"
+      def for(set, unit:, ball: true)
+        lengths = set.counted.map(&:length_mm)
+        [
+          [ball && near_stub?(set), "near_stub",
+           "#{say(set.mean, unit)} is near the limit between loamy sand and sandy loam: a stub no longer than the thumb's " \
+           "own squeeze is hardly a ribbon."],
+          [set.count == 1, "one_ribbon", "One ribbon only. Make a second: agreement is the sign of a good result."],
+          [set.drifting?, "drifting",
+           "The ribbons grow with working, from #{say(lengths.first, unit)} to #{say(lengths.last, unit)}. Work it until " \
+           "they stop growing, and take back the early ones if they should not count."],
+          [set.uneven?, "uneven_thickness",
+           "The ribbons differ in thickness by more than #{say(RibbonSet::EVEN_THICKNESS_MM, 'mm')}: their lengths cannot " \
+           "be compared."],
+          [set.counted.any?(&:never_broke?), "never_broke",
+           "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one."]
+        ].filter_map { |holds, rule, sentence| { "rule" => rule, "sentence" => sentence } if holds }
+      end
+
+      # @return [Boolean]
+      def near_stub?(set) = NEAR_STUB_MM.cover?(set.mean)
+
+      # @return [String] a length as it is spoken of: whole mm, or as the other units are read
+      def say(millimetres, unit) = Units.say(unit == "mm" ? millimetres.round : millimetres, unit)
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require_relative "browser"
+
+Capybara.register_driver(:chromium) do |app|
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
+end
+Capybara.app = WholeApp
+Capybara.server = :puma, { Silent: true, Threads: "1:5" }
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 8
+Capybara.disable_animation = true
+Capybara.enable_aria_label = true
+
+# Works the page as a person would.
+module PageHelpers
+  AXE = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
+  # What the browser writes about answers of 4xx that a spec provokes, and about a network taken away.
+  PROVOKED = /Failed to load resource: (the server responded with a status of 4|net::ERR_INTERNET_DISCONNECTED)/
+
+  def chromium = page.driver.browser
+
+  def at_size(width, height) = Browser.size(chromium, width, height)
+
+  # Types keys to the page as a whole, as at the bench.
+  def type(*keys) = keys.each { |key| chromium.action.send_keys(key).perform }
+
+  # Moves the focus on with Tab until it stands on the control of that name, as a person without a mouse does.
+  def tab_to(name, limit: 60)
+    limit.times do
+      type(:tab)
+      focused = chromium.switch_to.active_element
+      return focused if [focused.accessible_name, focused.text].any? { |said| name === said }
+    end
+    raise "Tab never reached #{name}"
+  end
+
+  def step_now = find("nav[aria-label='Steps of this reading'] [aria-current='step']")
+
+  # Waits until everything given has reached the server.
+  def expect_saved = expect(page).to(have_css("[role='status']", text: /\ASaved\z/))
+
+  def push_ribbon(length)
+    type(*length.to_s.chars, :enter)
+    expect(page).to have_css("figure svg[aria-label*='#{length} mm']")
+  end
+
+  def theme=(name)
+    page.execute_script("localStorage.setItem('grittle.theme', '#{name}')")
+    page.refresh
+  end
+
+  # @return [Array<String>] what axe finds, one line a violation
+  def axe_violations
+    page.execute_script(AXE)
+    found = page.evaluate_async_script("const done = arguments[0]; axe.run(document).then((r) => done(r.violations))")
+    found.map { |violation| "#{violation['id']}: #{violation['nodes'].map { |node| node['html'][0, 160] }.first(3).join(' | ')}" }
+  end
+
+  # @return [Array<String>] what went wrong in the page's console
+  def console_errors
+    chromium.logs.get(:browser).select { |entry| entry.level == "SEVERE" }.map(&:message).grep_v(PROVOKED)
+  end
+
+  # @return [Array<String>] addresses asked for that are not this server's
+  def foreign_requests
+    own = Capybara.current_session.server.base_url
+    asked = chromium.logs.get(:performance).filter_map do |entry|
+      message = JSON.parse(entry.message)["message"]
+      message.dig("params", "request", "url") if message["method"] == "Network.requestWillBeSent"
+    end
+    asked.reject { |url| url.start_with?(own, "data:", "blob:") }
+  end
+end
+
+RSpec.configure do |config|
+  config.include PageHelpers, type: :system
+  config.include Capybara::DSL, type: :system
+  config.include Capybara::RSpecMatchers, type: :system
+
+  config.before(:each, type: :system) { at_size(*Browser::DESK) }
+  # Whatever a spec does, the console stays clean and nothing leaves the machine.
+  config.after(:each, type: :system) do
+    expect(console_errors).to be_empty
+    expect(foreign_requests).to be_empty
+    Capybara.reset_sessions!
+  end
+end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+RSpec.describe "Nothing is lost" do
+  let(:profile) { profile_with(["A", 0, 30], ["B", 30, 60]) }
+  let(:reading) { push(give(begin_reading(profile.horizons.first), ball_holds: true), 40) }
+
+  def bench(reading) = visit("/readings/#{reading['id']}")
+
+  it "when a tab is killed in the middle of a reading: the next one stands where it was" do
+    bench(reading)
+    find("nav[aria-label='Steps of this reading'] button", text: "Rub").click
+    type("3")
+    expect_saved
+    window = open_new_window
+    page.driver.browser.close
+    switch_to_window(window)
+    bench(reading)
+    expect(step_now).to have_text(/Rub\s+very smooth/)
+    expect(page).to have_css("[aria-pressed='true']", text: "Very smooth")
+    visit "/"
+    click_button(text: "Slope 1, A")
+    expect(step_now).to have_text(/Rub\s+very smooth/)
+  end
+
+  it "when the network is gone: answers wait on the device, also for a killed tab, and are sent when it is back" do
+    bench(reading)
+    expect(page).to have_css("h1", text: "Ready the sample")
+    cut(true)
+    type(:enter, :enter, :enter, "4", "2", :enter)
+    expect(page).to have_css("[role='status']", text: /answers wait on this device/)
+    page.execute_script("window.dispatchEvent(new Event('beforeunload'))")
+    cut(false)
+    page.refresh
+    expect_saved
+    expect(page).to have_css("figure svg[aria-label*='40 mm, broke; 42 mm, broke']")
+    expect(Ribbon.pluck(:length_mm)).to eq [40, 42]
+  end
+
+  # Takes the network from the page and gives it back.
+  def cut(gone)
+    chromium.execute_cdp("Network.enable")
+    chromium.execute_cdp("Network.emulateNetworkConditions", offline: gone, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+  end
+
+  it "when two tabs edit one reading: the second is told, sees both, and chooses" do
+    reading
+    bench(reading)
+    expect(page).to have_css("h1", text: "Ready the sample")
+    second = open_new_window
+    within_window(second) do
+      bench(reading)
+      expect(page).to have_css("h1", text: "Ready the sample")
+      type("8")
+      expect_saved
+    end
+    type("6")
+    within("[role='dialog']") do
+      expect(page).to have_css("h2", text: "Changed in another window")
+      expect(page).to have_css("[data-theirs]", text: "firm")
+      expect(page).to have_css("[data-yours]", text: "loose")
+      click_button "Save mine on top"
+    end
+    expect(page).to have_css("[data-test='moist_clod'] [aria-pressed='true']", text: "Loose")
+    expect_saved
+    words = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist_clod" }
+    expect(words.map { |entry| entry.values_at("text", "standing") }).to eq [["firm", false], ["loose", true]]
+  end
+
+  it "when a form is refused: the sentence stands at its field, and what was typed stays" do
+    visit "/profiles/#{profile.id}"
+    click_button "Add horizon"
+    fill_in "Designation", with: "C"
+    fill_in "Upper depth", with: "40"
+    fill_in "Lower depth", with: "20"
+    click_button "Add the horizon"
+    expect(find_field("Lower depth")["aria-invalid"]).to eq "true"
+    expect(page).to have_text("40 to 20 cm runs upwards.")
+    fill_in "Lower depth", with: "80"
+    click_button "Add the horizon"
+    expect(page).to have_text("40 to 80 cm overlaps B, which is 30 to 60 cm.")
+    expect(find_field("Designation").value).to eq "C"
+  end
+
+  it "when a length is impossible: the sentence is in the unit it was typed in" do
+    bench(reading)
+    find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
+    type("3", "0", "1", :enter)
+    expect(page).to have_css("[role='alert']", text: "A ribbon is 0 to 300 mm long, not 301.")
+    expect(page).to have_css("figure svg[aria-label*='Ribbons: 40 mm, broke.']")
+  end
+
+  it "says so where there is nothing" do
+    visit "/readings/4711"
+    expect(page).to have_text("There is no reading 4711.")
+    visit "/nowhere"
+    expect(page).to have_link("To the fieldbook")
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+RSpec.describe "Every place" do
+  before { Demo.load }
+
+  let(:places) do
+    ribbon = Reading.find_by!(step: "ribbon").id
+    { "the fieldbook" => "/", "the section" => "/profiles/#{Profile.find_by!(name: 'Tare 1').id}", "the ribbon" => "/readings/#{ribbon}",
+      "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
+  end
+
+  [Browser::DESK, Browser::PHONE].product(%w[paper dusk]).each do |size, theme|
+    it "has no violation that axe finds at #{size.join(' x ')} in #{theme}, and nothing wider than the page" do
+      at_size(*size)
+      places.each do |name, path|
+        visit path
+        self.theme = theme
+        expect(page).to have_css("h1", visible: :all)
+        expect(axe_violations).to be_empty, -> { "#{name}: #{axe_violations.join("\n")}" }
+        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= size.first
+      end
+    end
+  end
+
+  it "keeps bench targets at 56 px and more" do
+    visit places["the ribbon"]
+    expect(page).to have_css("h1")
+    small = page.evaluate_script(<<~JS)
+      [...document.querySelectorAll('button, a')].filter((e) => { const r = e.getBoundingClientRect(); return r.width && (r.height < 56 || r.width < 55) })
+        .map((e) => e.outerHTML.slice(0, 120))
+    JS
+    expect(small).to be_empty
+  end
+
+  it "does not scroll on the bench at 1280 x 800" do
+    places.slice("the ribbon", "the verdict").each_value do |path|
+      visit path
+      expect(page).to have_css("main h1")
+      expect(page.evaluate_script("(() => { const m = document.querySelector('main'); return m.scrollHeight - m.clientHeight })()")).to be <= 1
+    end
+  end
+
+  # Each caution stands at the step it belongs to; more stands behind it.
+  {
+    "exposure" => ["never enter an excavation", "/", ->(page) { page.click_button("Add a profile at High Tare") }],
+    "site" => ["contaminated or unknown ground wear gloves", "/", ->(page) { page.click_button("Add site") }],
+    "sampling" => ["wash your hands before you eat", :bench, "Prepare"],
+    "dust" => ["wet it or wear a mask", :bench, "Prepare"],
+    "tasting" => ["Do not taste soil", :bench, "Rub"],
+    "results" => ["Hand texture is an estimate", :bench, "Assign"]
+  }.each do |caution, (sentence, place, way)|
+    it "shows the caution of #{caution} at its step" do
+      visit(place == :bench ? places["the ribbon"] : place)
+      way.respond_to?(:call) ? way.call(page) : find("nav[aria-label='Steps of this reading'] button", text: way).click
+      note = find("[data-caution='#{caution}']", text: sentence)
+      before = note.text.length
+      note.find("button", text: "More").click
+      expect(find("[data-caution='#{caution}']").text.length).to be > before + 30
+    end
+  end
+
+  it "warns of results at the section too" do
+    visit places["the section"]
+    expect(page).to have_css("[data-caution='results']")
+  end
+end

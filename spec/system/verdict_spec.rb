@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+RSpec.describe "The verdict at the side of the bench" do
+  def verdict = find("section[aria-label='Verdict so far']")
+
+  def bench_at(step, reading)
+    api_put("/api/readings/#{reading['id']}/place", { step: step })
+    visit "/readings/#{reading['id']}"
+  end
+
+  it "follows every answer: what is possible, the path, the set on one scale, the other limit sets" do
+    bench_at("ball", begin_reading)
+    expect(verdict).to have_text("11 classes possible")
+    type("1")
+    expect(verdict).to have_text("10 classes possible").and have_text("The ball holds")
+    type(:enter)
+    push_ribbon 55
+    expect(verdict).to have_text("One ribbon only.").and have_text("Contest: medium 83 %")
+    expect(page).to have_css("figure svg[aria-label*='73 % over 50 mm']")
+    type(:enter, "3")
+    expect(verdict).to have_text("silty clay or silty clay loam").and have_text("rubs very smooth").and have_text("Inch tiers: silty clay 70 %")
+    expect(verdict).to have_css("svg[aria-label*='The key names: silty clay loam, silty clay']")
+    expect(verdict).to have_css("svg[aria-label*='mean 55 mm, 90 % interval 35 to 75, limits 5, 25, 50']")
+  end
+
+  it "flags a ribbon of 9 mm that rubs very gritty between loamy sand and sandy loam" do
+    bench_at("rub", push(give(begin_reading, wet_rub: "very_gritty"), 9))
+    expect(verdict).to have_css("[data-note='near_stub']").and have_text("sandy loam or loamy sand")
+  end
+
+  it "says that 70, 70, 70 mm are clear of every limit" do
+    bench_at("ribbon", push(give(begin_reading, wet_rub: "very_smooth"), 70, 70, 70))
+    expect(page).to have_css("[data-advice]", text: "Clear of every limit of this key.")
+    expect(verdict).to have_text("silty clay\nby the key")
+  end
+
+  it "asks the rub in the words of the limit set" do
+    bench_at("rub", api_patch("/api/readings/#{(reading = begin_reading)['id']}", { version: reading["version"], limit_set: "inch_tiers" }))
+    expect(page).to have_button("Moderately gritty")
+  end
+end
