@@ -3,7 +3,6 @@
 require_relative "app/api"
 
 Database.connect
-KeptResponse.sweep
 
 use RequestLog
 use Page, root: File.expand_path("web/dist", __dir__)

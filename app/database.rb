@@ -18,7 +18,8 @@ module Database
     ActiveRecord::Base.logger = nil
     ActiveRecord::Base.establish_connection(
       url: url, encoding: "utf8mb4", collation: "utf8mb4_unicode_ci", pool: ENV.fetch("GRITTLE_THREADS", "5").to_i + 2,
-      variables: { time_zone: "+00:00" }, connect_timeout: 5
+      # What another writer saved while this one waited for a lock must be seen: a snapshot from before would hide it.
+      variables: { time_zone: "+00:00", tx_isolation: "READ-COMMITTED" }, connect_timeout: 5
     )
   end
 

@@ -17,9 +17,9 @@ RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |meta| meta[:type] = :system }
 
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
-  # The browser's server has connections of its own and sees only what is committed.
+  # The browser's server and set-up have connections of their own and see only what is committed.
   config.around do |example|
-    DatabaseCleaner.strategy = example.metadata[:type] == :system ? :truncation : :transaction
+    DatabaseCleaner.strategy = example.metadata[:type] == :api ? :transaction : :truncation
     DatabaseCleaner.cleaning { example.run }
   end
 end

@@ -19,7 +19,7 @@ class MariaDb
   PATIENCE = 60 # seconds for a start after a crash
 
   # @param name [String] folder under var/, and name of the database
-  # @param fleeting [Boolean] for tests
+  # @param fleeting [Boolean] for tests: fast, and begun afresh at each start
   def initialize(name, fleeting: false)
     @name = name
     @dir = File.join(Place::VAR, name)
@@ -134,6 +134,7 @@ class MariaDb
 
   def allow
     sql = <<~SQL
+      #{"DROP DATABASE IF EXISTS #{database};" if @fleeting}
       CREATE DATABASE IF NOT EXISTS #{database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
       CREATE USER IF NOT EXISTS 'grittle'@'127.0.0.1';
       ALTER USER 'grittle'@'127.0.0.1' IDENTIFIED BY '#{settings['password']}';

@@ -9,6 +9,9 @@ module PageBuild
              *%w[index.html vite.config.ts package-lock.json].map { |name| File.join(WEB, name) },
              Place.at("api/openapi.yaml")].freeze
 
+  # Without a network npm would go on trying for minutes.
+  IMPATIENT = %w[--fetch-retries=1 --fetch-retry-mintimeout=2000 --fetch-retry-maxtimeout=4000].freeze
+
   module_function
 
   # @raise [Stop]
@@ -16,7 +19,7 @@ module PageBuild
     FileUtils.rm_f(Place.at("var/stamps/modules")) unless File.directory?(File.join(WEB, "node_modules"))
     Stamp.unless_same("modules", [File.join(WEB, "package-lock.json")]) do
       say "installing npm modules"
-      Shell.run!("npm modules", "npm", "ci", "--no-audit", "--no-fund", dir: WEB)
+      Shell.run!("npm modules", "npm", "ci", "--no-audit", "--no-fund", *IMPATIENT, dir: WEB)
     end
   end
 

@@ -11,6 +11,9 @@ module Place
   def at(*parts) = File.join(ROOT, *parts)
 end
 
+# Exit status of a child that has told the person what is wrong.
+ALREADY_SAID = 3
+
 # Something only the person can mend; said in one sentence, and nothing is harmed.
 class Stop < StandardError; end
 

@@ -11,8 +11,9 @@ module Shell
       "The disk is full. Free some space and run the command again.",
     /Could not get lock|Unable to acquire the dpkg|is another process using it|Unable to lock/i =>
       "Another program is installing Debian packages just now. Run the command again when it is done.",
-    /Could not resolve|Temporary failure|ENOTFOUND|EAI_AGAIN|ECONNREFUSED|ETIMEDOUT|Network is unreachable|Could not fetch|
-     Could not reach|Failed to fetch|Connection (?:refused|timed out)|ENETUNREACH|network request/xi =>
+    Regexp.new(["Could not resolve", "Could not reach", "Could not fetch", "Failed to fetch", "Temporary failure", "ENOTFOUND",
+                "EAI_AGAIN", "ECONNREFUSED", "ETIMEDOUT", "ENETUNREACH", "Network is unreachable", "network request",
+                "Connection (refused|timed out)"].join("|"), Regexp::IGNORECASE) =>
       "The packages could not be downloaded. Set-up needs the network once: run the command again when there is one.",
     /EACCES|Permission denied/i => "A folder cannot be written to."
   }.freeze

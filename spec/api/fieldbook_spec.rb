@@ -63,4 +63,40 @@ RSpec.describe "the fieldbook" do
     expect(api_get("/api/work")["work"]["title"]).to eq "Tare 2, Bt1"
     expect(api_get("/api/readings")["readings"].map { |reading| reading["label"] }).to eq ["Bed by the gate"]
   end
+
+  it "pages its sites, fifty at a time" do
+    52.times { |number| Site.make(name: "Site #{number}") }
+    first = api_get("/api/sites")
+    expect(first.values_at("page", "pages", "total")).to eq [1, 2, 52]
+    expect(first["sites"].size).to eq 50
+    expect(api_get("/api/sites?page=2")["sites"].map { |site| site["name"] }).to eq ["Site 50", "Site 51"]
+    expect(api_get("/api/sites?page=9")["sites"]).to be_empty
+  end
+
+  it "changes a profile's method for readings to come, and leaves those there are" do
+    profile = profile_with(["A", 0, 20], ["B", 20, 40])
+    before = begin_reading(profile.horizons.first)
+    changed = api_patch("/api/profiles/#{profile.id}", { version: 0, limit_set: "inch_tiers", unit: "in", hand: "Olm" })
+    expect(changed).to include("hand" => "Olm", "version" => 1, "method_name" => "Ribbon and rub, inch tiers")
+    expect(api_get("/api/readings/#{before['id']}")["method"]["limit_set"]).to eq "metric"
+    expect(begin_reading(profile.horizons.last)["method"]).to include("limit_set" => "inch_tiers", "unit" => "in")
+    expect(api_patch("/api/profiles/#{profile.id}", { version: 0, name: "Late" })).to be_refused(409, nil, /another window/)
+  end
+
+  it "knows one observer by one name" do
+    2.times { profile_with(hand: "Ines ", pen: "Ines") }
+    expect(Observer.pluck(:name)).to eq ["Ines"]
+  end
+
+  it "lists quick readings apart from those of horizons, newest first" do
+    begin_reading(profile_with(["A", 0, 20]).horizons.first)
+    api_post("/api/readings", { label: "Heap" })
+    api_post("/api/readings", { label: "Bed" })
+    expect(api_get("/api/readings")["readings"].map { |reading| reading["label"] }).to eq %w[Bed Heap]
+  end
+
+  it "does not call an untouched quick reading work" do
+    api_post("/api/readings", {})
+    expect(api_get("/api/work")).to eq("work" => nil)
+  end
 end

@@ -44,17 +44,17 @@ RSpec.describe "One profile, textured from pit to class" do
     press "Very gritty"
     press "Moderate"
     press "Next: more tests"
-    within("[data-test='plasticity']") { press "4 mm" }
+    find("[data-test='plasticity'] button", text: /\A4 mm/).click
     press "Next: assign the class"
     press "Other class"
     within("[role='dialog']") do
-      press "sandy loam"
-      press "Assign sandy loam"
-      expect(page).to have_text("The key does not say sandy loam. Write one line why you do.")
+      press "loamy sand"
+      press "Assign loamy sand"
+      expect(page).to have_text("The key does not say loamy sand. Write one line why you do.")
       fill_in "Why, in one line", with: "Single grains all through."
-      press "Assign sandy loam"
+      press "Assign loamy sand"
     end
-    expect(page).to have_css("[data-assigned]", text: "sandy loam")
+    expect(page).to have_css("[data-assigned]", text: "loamy sand")
     press "Go on with Bt"
 
     expect(page).to have_css("a", text: "Bt")
@@ -71,7 +71,7 @@ RSpec.describe "One profile, textured from pit to class" do
     expect(page).to have_css("[data-assigned]", text: "silty clay")
     press "See the section"
 
-    expect(page).to have_css("[data-horizon='Ap']", text: "sandy loam")
+    expect(page).to have_css("[data-horizon='Ap']", text: "loamy sand")
     expect(page).to have_css("[data-horizon='Ap']", text: "Single grains all through.")
     expect(page).to have_css("[data-horizon='Bt']", text: "silty clay")
     expect(page).to have_css("[data-horizon='Bt']", text: "ribbon 53 mm, 3 made")
