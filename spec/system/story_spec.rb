@@ -67,7 +67,7 @@ RSpec.describe "One profile, textured from pit to class" do
     press "Very smooth"
     expect(page).to have_css("section[aria-label='Verdict so far']", text: "silty clay or silty clay loam")
     step["Assign"]
-    press "Assign silty clay 1"
+    click_button(text: /\AAssign silty clay\s+1/)
     expect(page).to have_css("[data-assigned]", text: "silty clay")
     press "See the section"
 
