@@ -9,7 +9,7 @@ end
 Capybara.app = WholeApp
 Capybara.server = :puma, { Silent: true, Threads: "1:5" }
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 8
+Capybara.default_max_wait_time = 15
 Capybara.disable_animation = true
 Capybara.enable_aria_label = true
 

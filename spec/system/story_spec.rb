@@ -78,7 +78,7 @@ RSpec.describe "One profile, textured from pit to class" do
     Capybara.reset_sessions! # another browser, as after a restart: nothing but the database is left
     visit "/"
     expect(page).to have_text("1 site, 1 profile, 2 of 2 horizons textured")
-    click_link "Drumlin field 1 2 of 2, hand auger complete"
+    find("a", text: /Drumlin field 1\s+2 of 2, hand auger/).click
     expect(page).to have_css("[data-horizon='Bt']", text: "on the limit")
   end
 
