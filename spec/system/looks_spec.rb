@@ -43,7 +43,7 @@ RSpec.describe "Every place" do
 
   # Each caution stands at the step it belongs to; more stands behind it.
   {
-    "exposure" => ["never enter an excavation", "/", ->(page) { page.click_button("Add a profile at High Tare") }],
+    "exposure" => ["never enter an excavation", "/", ->(page) { page.click_button("Add profile at High Tare") }],
     "site" => ["contaminated or unknown ground wear gloves", "/", ->(page) { page.click_button("Add site") }],
     "sampling" => ["wash your hands before you eat", :bench, "Prepare"],
     "dust" => ["wet it or wear a mask", :bench, "Prepare"],

@@ -16,9 +16,9 @@ const COLUMN = 58
 const LABELS = 30 // px for the depths at the left
 const HEAD = 76 // px for a site's name above its ground
 const GROUND = 90 // px between the highest and the lowest ground
-const FOOT = 92 // px for a profile's words below its column
-const plotWidth = computed(() => (width.value < 500 ? 118 : 146))
-const siteGap = computed(() => (width.value < 500 ? 20 : 74))
+const FOOT = 98 // px for a profile's words below its column
+const plotWidth = computed(() => (width.value < 500 ? 118 : 142))
+const siteGap = computed(() => (width.value < 500 ? 64 : 80))
 const rows = computed(() => (width.value ? layOut(props.sites, width.value, plotWidth.value, siteGap.value, LABELS) : []))
 const deepest = computed(() => Math.max(...props.sites.flatMap(({ profiles }) => profiles.flatMap(({ horizons }) => horizons.map(({ lower_cm }) => lower_cm))), 60))
 const { height: windowHeight } = useWindowSize()
@@ -29,7 +29,7 @@ const height = (row: Row) => Math.max(...row.plots.map(bottom)) + FOOT
 const depths = computed(() => [50, 100, 150, 200, 300].filter((cm) => cm < deepest.value))
 const landform = (site: Site) => words.value.landforms.find(({ value }) => value === site.landform)?.name.toLowerCase()
 const left = (plot: Plot) => plot.x + 16
-const wooded = (plot: Plot) => ['crest', 'upper_slope', 'mid_slope'].includes(plot.site.landform ?? '')
+const wooded = (plot: Plot) => plot.profile === (plot.site.profiles.at(-1) ?? null) && ['crest', 'upper_slope', 'mid_slope'].includes(plot.site.landform ?? '')
 /** Blades of grass along a plot's ground; rushes where water stands. */
 const grass = (plot: Plot) => {
   const wet = plot.site.landform === 'drainage_line'
@@ -49,7 +49,7 @@ const grass = (plot: Plot) => {
         <path v-for="plot in row.plots" :key="`grass-${plot.x}`" class="hair" :d="grass(plot)" />
         <path :d="groundLine(row, plotWidth, width, y)" class="inked" style="stroke-width: 4" />
         <template v-for="plot in row.plots" :key="`tree-${plot.x}`">
-          <g v-if="wooded(plot)" :transform="`translate(${plot.x + plotWidth * 0.74} ${y(plot.ground)})`"><path class="hair" d="M0 0v-14M0 -8l5 -6" /><path class="inked" style="stroke-width: 1.8; fill: var(--paper)" d="M-13 -16c-6 -9 2 -17 9 -15c3 -7 15 -6 16 2c7 1 7 12 0 14c-7 3 -20 3 -25 -1z" /></g>
+          <g v-if="wooded(plot)" :transform="`translate(${plot.x + plotWidth * 0.86} ${y(plot.ground)})`"><path class="hair" d="M0 0v-14M0 -8l5 -6" /><path class="inked" style="stroke-width: 1.8; fill: var(--paper)" d="M-13 -16c-6 -9 2 -17 9 -15c3 -7 15 -6 16 2c7 1 7 12 0 14c-7 3 -20 3 -25 -1z" /></g>
         </template>
         <template v-for="plot in row.plots" :key="plot.x">
           <rect v-if="plot.profile && plot.profile.id === here" class="here" :x="left(plot) - 9" :y="y(plot.ground)" :width="COLUMN + 18" :height="bottom(plot) - y(plot.ground) + 9" style="stroke-width: 2.5" />
@@ -67,11 +67,11 @@ const grass = (plot: Plot) => {
           <p class="flex items-baseline gap-3 text-pencil"><span v-if="landform(plot.site)" class="truncate">{{ landform(plot.site) }}</span></p>
         </div>
         <RouterLink v-if="plot.profile" :to="`/profiles/${plot.profile.id}`" class="absolute no-underline rounded-sm" :style="{ left: `${plot.x + 10}px`, top: `${y(plot.ground) - 4}px`, width: `${plotWidth - 14}px`, height: `${bottom(plot) - y(plot.ground) + FOOT - 6}px` }">
-          <span class="absolute left-1.5 text-base leading-snug text-pencil whitespace-nowrap" :style="{ top: `${bottom(plot) - y(plot.ground) + 8}px` }">
+          <span class="absolute left-1.5 text-base leading-snug text-pencil whitespace-nowrap" :style="{ top: `${bottom(plot) - y(plot.ground) + 16}px` }">
             <b class="block text-lg text-ink">{{ plot.profile.name }} </b>{{ standing(plot.profile).done }} of {{ standing(plot.profile).total }}, {{ plot.profile.kind_name.toLowerCase() }} <span class="block font-semibold text-ink">{{ standing(plot.profile).next }}</span>
           </span>
         </RouterLink>
-        <button v-if="plot.profile === plot.site.profiles.at(-1) || !plot.profile" type="button" class="absolute key key-desk !min-h-14 !min-w-14 px-0 text-2xl" :aria-label="`Add a profile at ${plot.site.name}`" :style="{ left: `${left(plot) + COLUMN + 10}px`, top: `${y(plot.ground) + 14}px` }" @click="$emit('addProfile', plot.site)">+</button>
+        <button v-if="plot.profile === plot.site.profiles.at(-1) || !plot.profile" type="button" class="absolute key key-desk !min-h-14 w-[5.5rem] px-1 !text-base" :style="{ left: `${left(plot) + COLUMN + 16}px`, top: `${y(plot.ground) + 14}px` }" @click="$emit('addProfile', plot.site)">Add profile<span class="sr-only"> at {{ plot.site.name }}</span></button>
       </template>
     </section>
   </div>
