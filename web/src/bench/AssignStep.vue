@@ -5,6 +5,7 @@ import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
+import SetScale from './SetScale.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 
@@ -51,6 +52,7 @@ const sets = computed(() => key.value.limit_sets.filter(({ outcomes }) => outcom
     <figure class="grid gap-2 content-start">
       <TextureTriangle :classes="words.classes" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="reading.assigned?.code" :width="phone ? 366 : 456" axes names />
       <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span>A class is a region: no point is measured.</span></figcaption>
+      <SetScale v-if="reading.assessment.ribbon_set?.mean_mm !== undefined" :reading="reading" :unit="bench.unit.value" class="border-t-2 border-ink pt-2 mt-1 [&>svg]:max-w-[20rem]" />
     </figure>
     <CautionNote name="results" class="desk:col-span-2" />
   </div>

@@ -39,8 +39,10 @@ async function save(): Promise<void> {
         <TextField v-model="form.pen" label="Pen" hint="who writes it down" :error="at('pen')" />
       </div>
       <ChoiceField v-model="form.limit_set" label="Limits of the key" :options="words.limit_sets" />
+      <div class="flex flex-wrap gap-x-8 gap-y-4">
       <ChoiceField v-model="form.ribbon_counts_from" label="What counts as a ribbon" :options="words.ribbon_counts_from" />
       <ChoiceField v-model="form.unit" label="Lengths in" :options="words.units.map(({ value }) => ({ value, name: value }))" />
+      </div>
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <button class="key key-main" type="submit" :disabled="saving">Open the profile</button>
     </form>

@@ -6,7 +6,7 @@ import { fillOf } from '@/drawing/grain'
 import { ribbonPath } from '@/drawing/ribbon'
 import { linear } from '@/drawing/scale'
 import { useUnits } from '@/shared/useUnits'
-import { layOutSection } from './layout'
+import { layOutSection, WORDS_HEIGHT } from './layout'
 
 // Depth hangs down, length runs right. Solid ink is assigned; an outline is a horizon not yet textured.
 const props = defineProps<{ profile: Profile }>()
@@ -18,7 +18,7 @@ const phone = computed(() => width.value < 620)
 const unit = toRef(() => props.profile.method.unit)
 const { show } = useUnits(unit)
 
-const s = computed(() => layOutSection(props.profile, windowHeight.value - 190))
+const s = computed(() => layOutSection(props.profile, windowHeight.value - 190, phone.value ? WORDS_HEIGHT.phone : WORDS_HEIGHT.desk))
 const rows = computed(() => props.profile.horizons.map((horizon, i) => ({ horizon, layer: s.value.layers[i]! })))
 const TAPE = 58
 const column = computed(() => (phone.value ? 66 : 150))

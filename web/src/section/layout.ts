@@ -2,7 +2,7 @@ import type { Profile } from '@/api'
 import { linear, niceStep, spread } from '@/drawing/scale'
 
 /** What one horizon's words need, in px. */
-const WORDS_HEIGHT = 92
+export const WORDS_HEIGHT = { desk: 92, phone: 122 }
 const LEAST_HEIGHT = 430
 
 export type Layer = { id: number; top: number; bottom: number; words: number }
@@ -11,19 +11,19 @@ export type Layer = { id: number; top: number; bottom: number; words: number }
  * The column to true depth, and the words beside it: boundaries never move, words do. The drawing grows until the words
  * of all horizons have room.
  */
-export function layOutSection(profile: Profile, room: number) {
+export function layOutSection(profile: Profile, room: number, wordsHeight: number = WORDS_HEIGHT.desk) {
   const horizons = profile.horizons
   const depth = Math.max(...horizons.map(({ lower_cm }) => lower_cm))
   const head = 44
-  const height = Math.max(LEAST_HEIGHT, room, horizons.length * WORDS_HEIGHT + head + 16)
+  const height = Math.max(LEAST_HEIGHT, room, horizons.length * wordsHeight + head + 16)
   const y = linear(0, depth, head, height - 16)
   const wanted = horizons.map(({ upper_cm, lower_cm }) => {
     const [top, bottom] = [y(upper_cm), y(lower_cm)]
-    return bottom - top >= WORDS_HEIGHT ? top + 6 : (top + bottom) / 2 - WORDS_HEIGHT / 2
+    return bottom - top >= wordsHeight ? top + 6 : (top + bottom) / 2 - wordsHeight / 2
   })
-  const words = spread(wanted, horizons.map(() => WORDS_HEIGHT), head, height)
+  const words = spread(wanted, horizons.map(() => wordsHeight), head, height)
   const layers: Layer[] = horizons.map((h, i) => ({ id: h.id, top: y(h.upper_cm), bottom: y(h.lower_cm), words: words[i]! }))
   const step = niceStep(depth, height - head, 46)
   const ticks = Array.from({ length: Math.floor(depth / step + 1e-9) + 1 }, (_, i) => i * step)
-  return { height, depth, y, layers, ticks, wordsHeight: WORDS_HEIGHT }
+  return { height, depth, y, layers, ticks, wordsHeight }
 }
