@@ -101,7 +101,10 @@ class Reading < Record
     Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit)
   end
 
-  def profile = horizon&.profile
+  # @return [Profile, nil] with its horizons and their classes at hand
+  def profile
+    horizon && Profile.includes(:site, horizons: { readings: :assignments }).find(horizon.profile_id)
+  end
 
   private
 

@@ -3,12 +3,15 @@
 # Where the work stopped: the reading that was last touched and has no class yet, else the next horizon of the profile
 # that was last worked on.
 class Work
+  # How many unfinished readings are looked through for one that was begun.
+  RECENT = 50
+
   attr_reader :reading, :horizon
 
   # @return [Work, nil] nil when nothing is unfinished
   def self.current
-    reading = Reading.where.missing(:assignments).order(updated_at: :desc, id: :desc).first
-    return new(reading: reading, horizon: reading.horizon) if reading && begun?(reading)
+    reading = Reading.where.missing(:assignments).order(updated_at: :desc, id: :desc).limit(RECENT).find { |left| begun?(left) }
+    return new(reading: reading, horizon: reading.horizon) if reading
 
     horizon = Profile.where.associated(:horizons).distinct.sort_by { |profile| last_touched(profile) }.reverse
                      .filter_map(&:next_horizon).first

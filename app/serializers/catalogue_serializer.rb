@@ -19,7 +19,7 @@ module CatalogueSerializer
       units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
       exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
       designations: Grittle::Profile::DESIGNATIONS, thickness_mm: USUAL_THICKNESS_MM,
-      length_mm: [Grittle::Ribbon::LENGTH_MM.begin, Grittle::Ribbon::LENGTH_MM.end]
+      length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
   end
 

@@ -7,12 +7,12 @@ module Gems
   module_function
 
   # Gemfile and lock name no registry: the mirror is whatever this machine's own RubyGems uses. Frozen, so the lock
-  # stays as it is.
+  # stays as it is. A locale, because a bare machine has none.
   # @return [Hash{String=>String}] the environment of every Ruby that uses the gems
   def env(with_tests: false)
     base = { "BUNDLE_GEMFILE" => Place.at("Gemfile"), "BUNDLE_PATH" => Place.at("vendor/bundle"), "BUNDLE_FROZEN" => "true",
              "BUNDLE_MIRROR__ALL" => Gem.sources.first.uri.to_s, "BUNDLE_BUILD__NOKOGIRI" => "--use-system-libraries",
-             "BUNDLE_JOBS" => "2", "MAKEFLAGS" => "-j2", "BUNDLE_SILENCE_ROOT_WARNING" => "true" }
+             "BUNDLE_JOBS" => "2", "MAKEFLAGS" => "-j2", "BUNDLE_SILENCE_ROOT_WARNING" => "true", "LANG" => "C.UTF-8" }
     with_tests ? base : base.merge("BUNDLE_WITHOUT" => "test")
   end
 

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+# Where no locale is set, Ruby would take text for US-ASCII.
+Encoding.default_external = Encoding::UTF_8
+
 # Where things are, and how set-up speaks. Ruby's standard library alone: this runs before anything is installed.
 module Place
   ROOT = File.expand_path("../..", __dir__)

@@ -7,7 +7,7 @@ require "net/http"
 require_relative "place"
 require_relative "../../spec/support/browser"
 
-ADDRESS = "http://127.0.0.1:#{ENV.fetch('PORT')}"
+ADDRESS = "http://127.0.0.1:#{ENV.fetch('PORT')}".freeze
 FOLDER = Place.at("docs/screenshots")
 PATIENCE = 60 # seconds
 

@@ -6,9 +6,10 @@ require "open3"
 require "tempfile"
 
 RSpec.describe "bin/grittle" do
-  # Without RubyGems: the command needs Ruby alone.
+  # Without RubyGems and without a locale: the command needs Ruby alone.
   def grittle(*arguments, input: "")
-    out, err, status = Open3.capture3({ "RUBYOPT" => nil, "RUBYLIB" => nil }, "ruby", "--disable-gems",
+    bare = { "RUBYOPT" => nil, "RUBYLIB" => nil, "LANG" => nil, "LC_ALL" => nil }
+    out, err, status = Open3.capture3(bare, "ruby", "--disable-gems",
                                       File.expand_path("../../bin/grittle", __dir__), *arguments, stdin_data: input)
     [out, err, status.exitstatus]
   end

@@ -95,8 +95,11 @@ RSpec.describe "the fieldbook" do
     expect(api_get("/api/readings")["readings"].map { |reading| reading["label"] }).to eq %w[Bed Heap]
   end
 
-  it "does not call an untouched quick reading work" do
+  it "does not call an untouched quick reading work, nor let it hide what is" do
     api_post("/api/readings", {})
     expect(api_get("/api/work")).to eq("work" => nil)
+    begun = give(begin_reading, ball_holds: true)
+    api_post("/api/readings", {})
+    expect(api_get("/api/work")["work"]["reading_id"]).to eq begun["id"]
   end
 end

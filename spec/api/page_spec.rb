@@ -23,7 +23,7 @@ RSpec.describe "what is served beside the API" do
     end
     style = fetch(assets.grep(/css/).first).body
     expect(style[/url\(([^)]+woff2)\)/, 1]).to match(%r{\A"?/assets/})
-    expect(style).not_to match(/(url\(|@import )["']?(https?:)?\/\//)
+    expect(style).not_to match(%r{(url\(|@import )["']?(https?:)?//})
   end
 
   it "lets the page load nothing from anywhere else" do

@@ -11,7 +11,12 @@ defineEmits<{ method: [] }>()
 const bench = useBench()
 const { words, test } = useAnswers()
 const step = computed(() => words.value.steps.find(({ id }) => id === 'prepare')!)
-const clods = computed(() => step.value.tests.map((name, row) => ({ test: test(name), name: name === 'dry_clod' ? 'Dry clod' : 'Moist clod', firstKey: row * 5 + 1 })))
+const clods = computed(() =>
+  step.value.tests.map((name, row) => {
+    const asked = test(name)
+    return { test: asked, name: name === 'dry_clod' ? 'Dry clod' : 'Moist clod', firstKey: row * asked.answers.length + 1 }
+  }),
+)
 
 useBenchKeys((key) => {
   if (!/^\d$/.test(key)) return false

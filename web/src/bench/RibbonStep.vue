@@ -45,9 +45,10 @@ function setUnit(unit: string): void {
   bench.useUnit(unit)
   typed.value = mm === null ? '' : show(mm)
 }
-/** Half a millimetre at a time, as a thickness is judged; the buttons stop where no hand goes. */
+/** Half a millimetre at a time, as a thickness is judged. */
 function thicker(by: number): void {
-  thickness.value = Math.min(Math.max(thickness.value + by, 1), 12)
+  const [from, to] = words.value.thickness_range_mm
+  thickness.value = Math.min(Math.max(thickness.value + by, from!), to!)
 }
 // On a phone one key stands for all endings, and one for all units: each press takes the next.
 const after = <T,>(list: T[], index: number): T => list[(index + 1) % list.length]!
