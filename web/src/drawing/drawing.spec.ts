@@ -37,7 +37,7 @@ describe('land', () => {
   it('begins a new row where the page ends', () => {
     const site = { profiles: [{}, {}, {}] } as Site
     expect(layOut([site, site], 400, 100, 40).map((row) => row.plots.length)).toEqual([3, 3])
-    expect(layOut([site], 150, 100, 40).map((row) => row.plots.length)).toEqual([1, 1, 1])
+    expect(layOut([site], 160, 100, 40).map((row) => row.plots.length)).toEqual([1, 1, 1])
   })
 })
 

@@ -18,7 +18,7 @@ const HEAD = 76 // px for a site's name above its ground
 const GROUND = 90 // px between the highest and the lowest ground
 const FOOT = 98 // px for a profile's words below its column
 const plotWidth = computed(() => (width.value < 500 ? 118 : 142))
-const siteGap = computed(() => (width.value < 500 ? 64 : 80))
+const siteGap = computed(() => (width.value < 500 ? 66 : 80))
 const rows = computed(() => (width.value ? layOut(props.sites, width.value, plotWidth.value, siteGap.value, LABELS) : []))
 const deepest = computed(() => Math.max(...props.sites.flatMap(({ profiles }) => profiles.flatMap(({ horizons }) => horizons.map(({ lower_cm }) => lower_cm))), 60))
 const { height: windowHeight } = useWindowSize()

@@ -14,8 +14,14 @@ describe('the land', () => {
     expect(rows[0]!.plots.map(({ first }) => first)).toEqual([true, false, true])
   })
 
+  it('leaves room after the last profile of a site, also at the end of a row', () => {
+    const rows = layOut([site('crest', profile()), site('flat', profile())], 320, 100, 60, 20)
+    expect(rows.map(({ plots }) => plots.length)).toEqual([1, 1])
+    expect(layOut([site('crest', profile()), site('flat', profile())], 340, 100, 60, 20)).toHaveLength(1)
+  })
+
   it('begins a new row where the page ends, and names the site there again', () => {
-    const rows = layOut([site('crest', profile(), profile(), profile())], 230, 100, 40)
+    const rows = layOut([site('crest', profile(), profile(), profile())], 280, 100, 40)
     expect(rows.map(({ plots }) => plots.length)).toEqual([2, 1])
     expect(rows[1]!.plots[0]!.first).toBe(true)
   })

@@ -10,7 +10,10 @@ const HEIGHTS: Record<string, number> = {
 }
 const UNKNOWN_HEIGHT = 24
 
-/** Hangs profiles side by side along the ground, site after site, and begins a new row where the page ends. */
+/**
+ * Hangs profiles side by side along the ground, site after site, and begins a new row where the page ends. After a
+ * site's last profile there is room for adding another.
+ */
 export function layOut(sites: Site[], width: number, plotWidth: number, siteGap: number, start = 0): Row[] {
   const rows: Row[] = []
   let row: Row | undefined
@@ -19,7 +22,8 @@ export function layOut(sites: Site[], width: number, plotWidth: number, siteGap:
     const profiles: (Profile | null)[] = site.profiles.length ? site.profiles : [null]
     profiles.forEach((profile, i) => {
       const gap = row && i === 0 ? siteGap : 0
-      if (!row || x + gap + plotWidth > width) {
+      const room = i === profiles.length - 1 ? siteGap : 0
+      if (!row || x + gap + plotWidth + room > width) {
         row = { plots: [], width: 0 }
         rows.push(row)
         x = start
