@@ -19,11 +19,12 @@ module ReadingSerializer
 
   # @return [Hash] schema ReadingSummary
   def summary(reading)
-    assessment = reading.assessment.to_h
-    set = assessment["ribbon_set"]
+    assessment = reading.assessment
+    main = assessment.main
+    set = assessment.ribbon_set
     { id: reading.id, label: reading.sample.label, step: reading.step, assigned: assigned(reading), ribbon_set: set,
-      ribbon_text: set && ribbon_text(set, reading.unit), sentence: assessment["keys"].first["sentence"],
-      outcomes: assessment["keys"].first["outcomes"], started_at: reading.started_at.iso8601, hand: reading.hand&.name }
+      ribbon_text: set && ribbon_text(set, reading.unit), sentence: main["sentence"],
+      outcomes: main["outcomes"], started_at: reading.started_at.iso8601, hand: reading.hand&.name }
   end
 
   # @param record [Reading, Profile]

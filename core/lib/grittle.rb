@@ -14,6 +14,9 @@ require_relative "grittle/composition"
 # Texture triangles, one file a system
 require_relative "grittle/triangle"
 require_relative "grittle/triangles/usda"
+require_relative "grittle/triangles/canada"
+require_relative "grittle/triangles/fao_wrb"
+require_relative "grittle/triangles/uk"
 
 # What a hand does and finds
 require_relative "grittle/tests/vocabulary"
@@ -25,13 +28,28 @@ require_relative "grittle/observations"
 require_relative "grittle/facts"
 require_relative "grittle/moisture_loop"
 
+require_relative "grittle/halving"
+require_relative "grittle/curves"
+require_relative "grittle/full_name"
+
 # Keys, one file a printed key
 require_relative "grittle/keys/result"
 require_relative "grittle/keys/limit_sets"
 require_relative "grittle/keys/tiers"
 require_relative "grittle/keys/ribbon_notes"
 require_relative "grittle/keys/ribbon_and_rub"
+require_relative "grittle/keys/opening"
+require_relative "grittle/keys/table_key"
+require_relative "grittle/keys/field_grades"
+require_relative "grittle/keys/sand_first"
+require_relative "grittle/keys/rolling"
+require_relative "grittle/keys/texture_groups"
+require_relative "grittle/keys/length_alone"
+require_relative "grittle/keys/two_numbers"
 require_relative "grittle/keys"
+require_relative "grittle/agreement"
+require_relative "grittle/contradictions"
+require_relative "grittle/rules_of_thumb"
 
 # The profile
 require_relative "grittle/profile/vocabulary"
@@ -42,7 +60,7 @@ require_relative "grittle/assessment"
 
 # The entry points that everything outside the core goes through.
 module Grittle
-  TRIANGLES = { "usda" => Triangles::USDA }.freeze
+  TRIANGLES = [Triangles::USDA, Triangles::CANADA, Triangles::FAO_WRB, Triangles::UK].to_h { |system| [system.id, system] }.freeze
 
   # @param system [String] a name of TRIANGLES
   # @return [Triangle]

@@ -12,7 +12,9 @@ RSpec.describe Grittle::Assessment do
                                            "sentence" => "3 ribbons, in good agreement.")
     limits = found["ribbon_set"]["limits"].to_h { |limit| [limit["limit_mm"], limit["probability_above"].round(2)] }
     expect(limits).to eq(5.0 => 1.0, 25.0 => 1.0, 50.0 => 0.28)
-    expect(found["keys"].map { |key| key["key"] }).to eq ["ribbon_and_rub"]
+    expect(found["keys"].map { |key| key["key"] })
+      .to eq %w[ribbon_and_rub field_grades sand_first rolling two_numbers texture_groups length_alone]
+    expect(found["curves"].map { |curve| curve["curve"] }).to eq %w[twenty_forty cautious flow_tiers field_grades consensus]
   end
 
   {

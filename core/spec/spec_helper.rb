@@ -17,6 +17,8 @@ RSpec.configure do |config|
   config.order = :random
 end
 
+RSpec::Matchers.define_negated_matcher :not_include, :include
+
 # Fails unless the block raises the error, and its sentences match.
 RSpec::Matchers.define :refuse_with do |error, *sentences|
   supports_block_expectations

@@ -46,7 +46,7 @@ RSpec.describe "/api/readings" do
       expect(reading["observations"]).not_to have_key("ball_holds") if round < 2
     end
     expect(reading["observations"]).to include("ball_holds" => false, "moisture_rounds" => 3)
-    expect(reading["assessment"]["keys"].first["outcomes"]).to eq [{ "code" => "S", "weight" => 1.0 }]
+    expect(reading["assessment"]["keys"].first["outcomes"]).to eq [{ "code" => "S", "name" => "sand", "weight" => 1.0 }]
   end
 
   it "asks about moisture only after a ball that did not hold" do

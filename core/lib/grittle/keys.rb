@@ -3,7 +3,7 @@
 module Grittle
   # The printed keys. Each answers .new(observations, **options).result and has ID, NAME, SYSTEM, SOURCE and ASKS.
   module Keys
-    ALL = [RibbonAndRub].freeze
+    ALL = [RibbonAndRub, FieldGrades, SandFirst, Rolling, TwoNumbers, TextureGroups, LengthAlone].freeze
 
     # @return [Class]
     # @raise [UnknownName]
@@ -12,8 +12,8 @@ module Grittle
     ALL.flat_map { |key| key::ASKS.map { |name| [key, name] } }.each do |key, name|
       raise "#{key::ID} asks for #{name}, which is no observation" unless Tests::Vocabulary::ALL.key?(name)
     end
-    RibbonAndRub::CLASSES.each_value do |row|
-      row.each_value { |code| Triangles::USDA[code] }
-    end
+    RibbonAndRub::CLASSES.each_value { |row| row.each_value { |code| Triangles::USDA[code] } }
+    SandFirst::CLASSES.each_key { |code| Triangles::CANADA[code] }
+    FieldGrades::CLASSES.each_key { |code| FieldGrades.name_of(code) }
   end
 end

@@ -27,23 +27,29 @@ module Grittle
     # Percentage points within which a composition counts as near a line [Grittle's own choice].
     NEAR = 2.0
 
-    attr_reader :id, :name, :source, :classes, :rules
+    attr_reader :id, :name, :source, :silt_limit, :classes, :rules
 
     # @param rules [Hash{String=>Proc}] code to a predicate of (sand, silt, clay) in percent; exactly one holds
     # @param classes [Array<TextureClass>]
+    # @param silt_limit [Integer] µm between silt and sand
+    # @param provisional [Boolean] whether the rules still wait to be checked against their source
     # @raise [ArgumentError] when rules and classes do not name the same codes
-    def initialize(id:, name:, source:, rules:, classes:)
+    def initialize(id:, name:, source:, rules:, classes:, silt_limit: 50, provisional: false)
       raise ArgumentError, "rules and classes differ in #{id}" unless rules.keys.sort == classes.map(&:code).sort
 
       @id = id
       @name = name
       @source = source
+      @silt_limit = silt_limit
+      @provisional = provisional
       @rules = rules.freeze
       @classes = classes.each(&:freeze).to_h { |texture_class| [texture_class.code, texture_class] }.freeze
       @edges = @classes.transform_values { |texture_class| texture_class.edges.map { |a, b| edge(a, b) } }.freeze
       @neighbours = find_neighbours.freeze
       freeze
     end
+
+    def provisional? = @provisional
 
     # @param code [String]
     # @return [TextureClass, nil]
@@ -69,6 +75,11 @@ module Grittle
     # @return [Float] percentage points: the largest change in any of sand, silt and clay needed to reach the nearest
     #   other class
     def distance_to_boundary(composition) = distances(composition).first.last
+
+    # @return [Float] percentage points from the composition to the region of another class
+    def distance_to(code, composition)
+      @edges.fetch(self[code].code).map { |edge| gap(composition.sand, composition.clay, edge) }.min
+    end
 
     # The class of the composition first, then every class within +within+ percentage points, nearest first.
     # @return [Array<TextureClass>]

@@ -11,6 +11,13 @@ export type Catalogue = Schemas['Catalogue']
 export type TextureClass = Schemas['TextureClass']
 export type ReadingSummary = Schemas['ReadingSummary']
 
+type KeyResult = Schemas['KeyResult']
+/** The key a reading is assigned by: what the server says of it beside what it says of every key. */
+export type MainKey = KeyResult & Required<Pick<KeyResult, 'limit_set' | 'tiers' | 'limit_sets' | 'sentence'>> & { advice: NonNullable<KeyResult['advice']> | null }
+
+/** The main key of a reading; the server puts it first. */
+export const mainKey = (reading: Reading): MainKey => reading.assessment.keys[0] as MainKey
+
 export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
 /** A word of this write's own, so that a retry makes no second record. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { computed, ref } from 'vue'
 import OverrideDialog from './OverrideDialog.vue'
 import RecordDialog from './RecordDialog.vue'
@@ -10,7 +11,7 @@ import { useBenchKeys } from './useBenchKeys'
 const bench = useBench()
 const { words } = useAnswers()
 const reading = computed(() => bench.reading.value!)
-const key = computed(() => reading.value.assessment.keys[0]!)
+const key = computed(() => mainKey(reading.value))
 const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
 const choosing = ref(false)
 const record = ref(false)

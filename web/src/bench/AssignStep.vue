@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { fillOf } from '@/drawing/grain'
@@ -13,7 +14,7 @@ import { useBench } from './useReading'
 const bench = useBench()
 const { words } = useAnswers()
 const reading = computed(() => bench.reading.value!)
-const key = computed(() => reading.value.assessment.keys[0]!)
+const key = computed(() => mainKey(reading.value))
 const keyName = computed(() => words.value.keys.find(({ id }) => id === key.value.key)?.name ?? '')
 const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
 const percent = (weight: number) => Math.round(weight * 100)

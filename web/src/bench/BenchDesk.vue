@@ -3,7 +3,7 @@ import { CircleQuestionMark } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { request, type Reading } from '@/api'
+import { mainKey, request, type Reading } from '@/api'
 import PageState from '@/shared/PageState.vue'
 import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
@@ -34,7 +34,7 @@ const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === b
 // Where the key has ended early, at sand or loamy sand, the next step is to assign.
 const next = computed(() => {
   const { ball_holds: ball, ribbon_forms: ribbon } = bench.observations.value
-  const ended = reading.value?.assessment.keys[0]!.outcomes.length && !reading.value.ribbons.length
+  const ended = reading.value && mainKey(reading.value).outcomes.length && !reading.value.ribbons.length
   const early = ended && ((bench.step.value === 'ball' && ball === false) || (bench.step.value === 'ribbon' && ribbon === false))
   return early ? steps.value.at(-1) : steps.value[index.value + 1]
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { computed, ref, watch } from 'vue'
 import { fillOf } from '@/drawing/grain'
 import SheetDialog from '@/shared/SheetDialog.vue'
@@ -14,7 +15,7 @@ const { words } = useAnswers()
 const code = ref<string>()
 const reason = ref('')
 const sent = ref(false)
-const proposed = computed(() => bench.reading.value!.assessment.keys[0]!.outcomes.some((o) => o.code === code.value))
+const proposed = computed(() => mainKey(bench.reading.value!).outcomes.some((o) => o.code === code.value))
 // The server decides what needs a reason; its sentence comes back here.
 const error = computed(() => {
   const refused = bench.refused.value

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { ChevronUp } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
@@ -12,7 +13,7 @@ defineProps<{ step: string }>()
 const bench = useBench()
 const { words } = useAnswers()
 const open = ref(false)
-const key = computed(() => bench.reading.value!.assessment.keys[0]!)
+const key = computed(() => mainKey(bench.reading.value!))
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, toRef, useTemplateRef } from 'vue'
-import { useWords, type Reading } from '@/api'
+import { mainKey, useWords, type Reading } from '@/api'
 import { fillOf } from '@/drawing/grain'
 import { tenth } from '@/drawing/random'
 import { ribbonPath } from '@/drawing/ribbon'
@@ -23,7 +23,7 @@ const narrow = computed(() => width.value < 500)
 const set = computed(() => props.reading.assessment.ribbon_set)
 const has = computed(() => set.value?.mean_mm !== undefined)
 const limits = computed(() => (props.reading.ruler.tiers ?? []).slice(1).map(({ from_mm }) => from_mm))
-const key = computed(() => props.reading.assessment.keys[0]!)
+const key = computed(() => mainKey(props.reading))
 const hot = (mm: number) => has.value && set.value!.interval_mm![0]! <= mm && mm <= set.value!.interval_mm![1]!
 
 // The scale ends at a round 50 mm above everything there is to show.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useWords } from '@/api'
+import { mainKey, useWords } from '@/api'
 import { useUnits } from '@/shared/useUnits'
 import RibbonRuler from './RibbonRuler.vue'
 import RibbonsDialog from './RibbonsDialog.vue'
@@ -24,7 +24,7 @@ const endings = computed(() => test('ribbons').answers)
 const typedMm = computed(() => (typed.value && Number.isFinite(Number(typed.value)) ? toMm(Number(typed.value)) : null))
 const count = computed(() => reading.value.ribbons.length + bench.coming.value.length)
 const none = computed(() => bench.observations.value.ribbon_forms === false)
-const advice = computed(() => reading.value.assessment.keys[0]!.advice)
+const advice = computed(() => mainKey(reading.value).advice)
 const set = computed(() => reading.value.assessment.ribbon_set)
 const ENDING_KEYS: Record<string, string> = { b: 'broke', f: 'folded', n: 'never_broke', t: 'torn' }
 const PAD = ['1', '2', '3', '4', '5', 'del', '6', '7', '8', '9', '0', '.']

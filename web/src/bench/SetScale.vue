@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { computed, toRef } from 'vue'
 import type { Reading } from '@/api'
 import { linear } from '@/drawing/scale'
@@ -15,7 +16,7 @@ const x = computed(() => linear(0, max.value, 6, WIDTH - 6))
 const from = computed(() => Math.max(x.value(set.value.interval_mm![0]!), 6))
 const to = computed(() => x.value(set.value.interval_mm![1]!))
 const label = computed(() => `Ribbons on the key's scale: mean ${show(set.value.mean_mm!)} ${props.unit}, 90 % interval ${show(set.value.interval_mm![0]!)} to ${show(set.value.interval_mm![1]!)}, limits ${limits.value.map(show).join(', ')}.`)
-const odds = computed(() => props.reading.assessment.keys[0]!.tiers.filter(({ odds: share }) => share >= 0.01))
+const odds = computed(() => mainKey(props.reading).tiers.filter(({ odds: share }) => share >= 0.01))
 const percent = (share: number) => Math.round(share * 100)
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainKey } from '@/api'
 import { computed } from 'vue'
 import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
@@ -11,7 +12,7 @@ const props = defineProps<{ step: string }>()
 const bench = useBench()
 const { words } = useAnswers()
 const reading = computed(() => bench.reading.value!)
-const key = computed(() => reading.value.assessment.keys[0]!)
+const key = computed(() => mainKey(reading.value))
 const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
 const percent = (weight: number) => Math.round(weight * 100)
 const headline = computed(() => {

@@ -38,7 +38,7 @@ module Grittle
       # @param unit [String] unit of lengths in sentences
       # @raise [UnknownName]
       def initialize(observations, limit_set: LimitSets::DEFAULT, ribbon_counts_from: LimitSets::DEFAULT_COUNTS_FROM,
-                     unit: "mm")
+                     unit: "mm", **_others)
         @limit_set_name = limit_set
         @limit_set = LimitSets[limit_set]
         @stub_mm = LimitSets.counts_from_mm(ribbon_counts_from)
@@ -49,6 +49,9 @@ module Grittle
                                    @limit_set[:strong_from]])
         @rub = observations["wet_rub"]
       end
+
+      # @return [String]
+      def self.name_of(code) = Triangles::USDA[code].name
 
       # @return [Result]
       def result

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Grittle
+  # A class with all that is said about it: how heavy, what grade of sand, how many fragments.
+  #
+  #   FullName.new(Triangles::USDA["SL"], sand_grade: "fine", fragments: 20).to_s  # => "gravelly fine sandy loam"
+  class FullName
+    # The dominant grain, named for sand, loamy sand and sandy loam only; medium has no word.
+    # [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3]
+    GRADED = %w[S LS SL].freeze
+    GRADES = { "coarse" => %w[coarse CO], "medium" => ["", ""], "fine" => %w[fine F],
+               "very_fine" => ["very fine", "VF"] }.freeze
+    # Percent by volume of coarse fragments from which a modifier is added. [published: same]
+    MODIFIERS = [[90, nil], [60, "extremely"], [35, "very"], [15, ""]].freeze
+    # Size class => noun and adjective: gravel 2-75 mm, cobbles 75-250, stones 250-600, boulders > 600. [published: same]
+    FRAGMENTS = { "gravel" => "gravelly", "cobbles" => "cobbly", "stones" => "stony", "boulders" => "bouldery" }.freeze
+    FRAGMENT_CODES = { "gravel" => "GR", "cobbles" => "CB", "stones" => "ST", "boulders" => "BY" }.freeze
+    DEGREE_CODES = { "extremely" => "X", "very" => "V", "" => "" }.freeze
+    POSITIONS = { "light" => "-", "heavy" => "+" }.freeze
+
+    # @param texture_class [TextureClass]
+    # @param sand_grade [String, nil] of GRADES
+    # @param fragments [Numeric, nil] percent by volume over 2 mm
+    # @param fragment_size [String] of FRAGMENTS
+    # @param position [String, nil] "light" or "heavy": the lower or upper third of the class's clay
+    # @raise [UnknownName]
+    def initialize(texture_class, sand_grade: nil, fragments: nil, fragment_size: "gravel", position: nil)
+      { sand_grade: [sand_grade, GRADES], fragment_size: [fragment_size, FRAGMENTS], position: [position, POSITIONS] }
+        .each { |field, (value, table)| raise UnknownName.new(field, value, table.keys) unless value.nil? || table.key?(value) }
+      @class = texture_class
+      @grade = GRADED.include?(texture_class.code) ? GRADES.fetch(sand_grade || "medium") : ["", ""]
+      @degree = MODIFIERS.find { |least, _| fragments.to_f >= least }
+      @size = fragment_size
+      @position = position
+      freeze
+    end
+
+    # @return [String] in words; from 90 % fragments the fragments' name alone
+    def to_s
+      return @size if fragments_alone?
+
+      [degree_word, fragment_word, @position, graded_name].reject { |word| word.to_s.empty? }.join(" ")
+    end
+
+    # @return [String] such as "GR-FSL" or "CL+"
+    def code
+      return FRAGMENT_CODES[@size] if fragments_alone?
+
+      modifier = @degree && "#{FRAGMENT_CODES[@size]}#{DEGREE_CODES[@degree.last]}-"
+      "#{modifier}#{graded_code}#{POSITIONS[@position]}"
+    end
+
+    private
+
+    def fragments_alone? = @degree && @degree.last.nil?
+    def degree_word = @degree&.last
+    def fragment_word = @degree && FRAGMENTS[@size]
+
+    # "loamy fine sand", but "fine sandy loam".
+    def graded_name
+      word = @grade.first
+      return @class.name if word.empty?
+
+      @class.code == "LS" ? "loamy #{word} sand" : "#{word} #{@class.name}"
+    end
+
+    # "LFS" and "FSL" likewise.
+    def graded_code = @class.code == "LS" ? "L#{@grade.last}S" : "#{@grade.last}#{@class.code}"
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Keys
+    # Length alone, as growers are taught: no ribbon is sandy, about an inch is loam, three inches and more are clay.
+    # [common practice; what stands between the named lengths is Grittle's own model]
+    class LengthAlone
+      include Opening
+
+      ID = "length_alone"
+      NAME = "Length alone"
+      SYSTEM = "usda"
+      SOURCE = "common practice, growers' teaching"
+      ASKS = %w[ball_holds moisture_rounds ribbon_forms ribbons].freeze
+      NO_BALL = "sandy"
+      CODES = %w[sandy loam clay].freeze
+      # mm: sandy up to a stub, loam for about an inch, clay from three inches; straight between.
+      SANDY_BELOW = 5.0
+      LOAM = (22.0..28.0)
+      CLAY_FROM = 76.2
+      LIMITS = [SANDY_BELOW, LOAM.begin, LOAM.end, CLAY_FROM].freeze
+      # Smaller shares are left out [Grittle's own model].
+      LEAST = 0.10
+
+      def initialize(observations, unit: "mm", **_options)
+        @observations = observations
+        @unit = unit
+        @facts = Facts.new(observations, counts_from_mm: STUB_MM)
+      end
+
+      # @return [String]
+      def self.name_of(code) = code
+
+      # @return [Result]
+      def result
+        question = opening_question || (length_question unless no_ball?)
+        found = question ? [] : outcomes
+        Result.new(key: ID, system: SYSTEM, outcomes: found, next_question: question, notes: [], details: {},
+                   possible: found.empty? ? CODES : found.map(&:first), path: opening_path + (no_ball? ? [] : length_step),
+                   on_the_limit: !question && !no_ball? && !interval.nil? && LIMITS.any? { |mm| interval.cover?(mm) },
+                   disagreeing_tests: facts.overruled)
+      end
+
+      private
+
+      attr_reader :observations, :facts
+
+      def outcomes
+        return [[NO_BALL, 1.0]] if no_ball?
+
+        kept = shares.select { |_, share| share >= LEAST }
+        kept.map { |code, share| [code, share / kept.values.sum] }.sort_by { |code, share| [-share.round(6), CODES.index(code)] }
+      end
+
+      def shares
+        length = length_mm
+        return { "sandy" => 1.0 } if length < SANDY_BELOW
+        return { "clay" => 1.0 } if length >= CLAY_FROM
+        return { "loam" => 1.0 } if LOAM.cover?(length)
+
+        if length < LOAM.begin
+          loam = (length - SANDY_BELOW) / (LOAM.begin - SANDY_BELOW)
+          { "sandy" => 1 - loam, "loam" => loam }
+        else
+          clay = (length - LOAM.end) / (CLAY_FROM - LOAM.end)
+          { "loam" => 1 - clay, "clay" => clay }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Triangles
+    # United Kingdom, 11 classes; limits of the fractions 2 / 60 / 2000 µm.
+    # [from memory: Hodgson, Soil Survey Field Handbook; provisional until checked against the handbook]
+    # s, z, c = sand, silt, clay in percent. Written as a partition: the printed order "sand, then loamy sand, then …"
+    # is spelt out as conditions, so that exactly one rule holds.
+    UK = Triangle.new(
+      id: "uk",
+      name: "United Kingdom",
+      silt_limit: 60,
+      provisional: true,
+      source: "Hodgson, Soil Survey Field Handbook (from memory; provisional)",
+      rules: {
+        "S" => ->(_, z, c) { z + (1.5 * c) < 15 },
+        "LS" => ->(_, z, c) { z + (1.5 * c) >= 15 && z + (2 * c) < 30 },
+        "SL" => ->(s, z, c) { z + (2 * c) >= 30 && c < 18 && s > 50 },
+        "SZL" => ->(s, z, c) { z + (2 * c) >= 30 && c < 18 && s >= 20 && s <= 50 },
+        "ZL" => ->(s, _, c) { c < 18 && s < 20 },
+        "SCL" => ->(s, _, c) { c >= 18 && c < 30 && s >= 50 },
+        "CL" => ->(s, _, c) { (c >= 18 && c < 30 && s >= 20 && s < 50) || (c >= 30 && c < 35 && s >= 20 && s < 45) },
+        "ZCL" => ->(s, _, c) { c >= 18 && c < 35 && s < 20 },
+        "SC" => ->(s, _, c) { c >= 30 && c < 55 && s >= 45 },
+        "ZC" => ->(s, z, c) { c >= 35 && c < 55 && s < 45 && z >= 45 },
+        "C" => ->(s, z, c) { (c >= 35 && c < 55 && s < 45 && z < 45) || c >= 55 }
+      },
+      classes: [
+        ["S", "sand", "coarse", [[100, 0], [85, 0], [90, 10]]],
+        ["LS", "loamy sand", "coarse", [[85, 0], [70, 0], [85, 15], [90, 10]]],
+        ["SL", "sandy loam", "moderately coarse", [[70, 0], [50, 0], [50, 18], [82, 18], [85, 15]]],
+        ["SZL", "sandy silt loam", "medium", [[50, 0], [20, 0], [20, 18], [50, 18]]],
+        ["ZL", "silt loam", "medium", [[20, 0], [0, 0], [0, 18], [20, 18]]],
+        ["SCL", "sandy clay loam", "moderately fine", [[82, 18], [50, 18], [50, 30], [70, 30]]],
+        ["CL", "clay loam", "moderately fine", [[50, 18], [20, 18], [20, 35], [45, 35], [45, 30], [50, 30]]],
+        ["ZCL", "silty clay loam", "moderately fine", [[20, 18], [0, 18], [0, 35], [20, 35]]],
+        ["SC", "sandy clay", "fine", [[70, 30], [45, 30], [45, 55]]],
+        ["ZC", "silty clay", "fine", [[20, 35], [0, 35], [0, 55]]],
+        ["C", "clay", "fine", [[45, 35], [20, 35], [0, 55], [0, 100], [45, 55]]]
+      ].map do |code, name, group, polygon|
+        TextureClass.new(code: code, name: name, group: group, polygon: polygon.each(&:freeze).freeze)
+      end
+    )
+  end
+end
