@@ -7,7 +7,7 @@ require "digest"
 class Idempotency
   WRITES = %w[POST PUT PATCH DELETE].freeze
   # These keep nothing.
-  FREE = %w[/api/assessments /api/compositions].freeze
+  FREE = %w[/api/assessments /api/compositions /api/comparisons].freeze
   LENGTH = (8..80)
 
   def initialize(app)

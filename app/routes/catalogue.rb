@@ -11,6 +11,13 @@ module Routes
 
       app.get("/api/catalogue") { answer CatalogueSerializer.call }
 
+      app.get("/api/triangles") { answer CatalogueSerializer.triangles }
+
+      app.post "/api/comparisons" do
+        composition = Grittle::Composition.new(**input)
+        answer(composition: composition.to_h, systems: Grittle.compare(composition))
+      end
+
       app.post "/api/assessments" do
         observations = JSON.parse(JSON.generate(input[:observations]))
         answer Grittle.assess(observations, **input.except(:observations)).to_h

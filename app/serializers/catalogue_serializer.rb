@@ -25,11 +25,18 @@ module CatalogueSerializer
 
   def test(name, test)
     answers = test[:answers].map { |value, (word, hint)| { value: value, name: word, hint: hint } }
-    { name: name, ask: test[:ask], how: test[:how], answers: answers }
+    { name: name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution] }
   end
 
-  def classes
-    triangle = Grittle::Triangles::USDA
+  # @return [Hash] every system with its classes
+  def triangles
+    @triangles ||= { triangles: Grittle::TRIANGLES.values.map do |triangle|
+      { system: triangle.id, name: triangle.name, source: triangle.source, silt_limit: triangle.silt_limit,
+        provisional: triangle.provisional?, classes: classes(triangle) }
+    end }.freeze
+  end
+
+  def classes(triangle = Grittle::Triangles::USDA)
     triangle.classes.values.map do |texture_class|
       { code: texture_class.code, name: texture_class.name, group: texture_class.group, polygon: texture_class.polygon,
         middle: texture_class.middle.to_h, neighbours: triangle.neighbours(texture_class.code) }

@@ -34,6 +34,8 @@ SHOTS = {
   "fieldbook-phone" => ["/", Browser::PHONE, "paper"],
   "section" => [section, Browser::DESK, "paper"],
   "section-dusk" => [section, Browser::DESK, "dusk"],
+  "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
+  "triangle-phone" => ["/triangle?sand=42&clay=19", Browser::PHONE, "dusk"],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-ribbon-phone" => [ribbon, Browser::PHONE, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],

@@ -77,6 +77,19 @@ module Grittle
     triangle(system).classify(Composition.new(sand: sand, silt: silt, clay: clay))
   end
 
+  # What every system calls one composition.
+  # @param composition [Composition]
+  # @return [Array<Hash>] one a system: "system", "code", "name", "group", "neighbours" (names), "distance" (percentage
+  #   points to the nearest line) and "near" (names of classes within 2)
+  def self.compare(composition)
+    TRIANGLES.values.map do |triangle|
+      found = triangle.classify(composition)
+      { "system" => triangle.id, "code" => found.code, "name" => found.name, "group" => found.group,
+        "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
+        "distance" => triangle.distance_to_boundary(composition).round(1), "near" => triangle.near(composition).map(&:name) }
+    end
+  end
+
   # Everything the core makes of a set of observations.
   # @param observations [Hash] names and values as in Tests::VOCABULARY
   # @param options [Hash] see {Assessment#initialize}

@@ -28,6 +28,13 @@ RSpec.describe Grittle::Assessment do
     it("says “#{sentence}”") { expect(assess(given).sentence).to eq sentence }
   end
 
+  it "says which keys agree with the main one" do
+    given = { "ball_holds" => true, "ribbons" => ribbons(37, 38, 37), "wet_rub" => "neither", "grittiness" => "moderate",
+              "stickiness" => "moderately", "shine" => "slight", "cast_strength" => "strong" }
+    found = assess(given).to_h["keys"].to_h { |key| [key["key"], key["agreement"]] }
+    expect(found).to include("ribbon_and_rub" => nil, "sand_first" => "agree", "texture_groups" => nil, "two_numbers" => nil)
+  end
+
   it "leaves out figures of ribbons that all tore" do
     set = assess({ "ribbons" => ribbons(30, ended: "torn") }).to_h["ribbon_set"]
     expect(set).to include("verdict" => "all_torn", "count" => 0)

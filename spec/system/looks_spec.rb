@@ -6,6 +6,7 @@ RSpec.describe "Every place" do
   let(:places) do
     ribbon = Reading.find_by!(step: "ribbon").id
     { "the fieldbook" => "/", "the section" => "/profiles/#{Profile.find_by!(name: 'Tare 1').id}", "the ribbon" => "/readings/#{ribbon}",
+      "the triangle" => "/triangle?sand=42&clay=19",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 

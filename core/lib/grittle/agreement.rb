@@ -13,6 +13,9 @@ module Grittle
     SANDY_GRADES = %w[S LS CS SL SCL CLS SC LCS].freeze
     SILTY_GRADES = %w[ZL ZCL ZC LCZ ZL+ ZL- ZCL-].freeze
 
+    # Keys whose outcomes stand for regions; the others name groups.
+    KEYS = %w[ribbon_and_rub field_grades sand_first rolling two_numbers].freeze
+
     module_function
 
     # @param one, other [Array<String>] a system and a code each, such as ["uk", "CL"] or ["australia", "MC"]

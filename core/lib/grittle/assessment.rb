@@ -71,11 +71,18 @@ module Grittle
 
     private
 
-    # A key's result with its own names for its outcomes.
+    # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.
     def named(result)
       owner = Keys[result.key]
       outcomes = result.outcomes.map { |code, weight| { "code" => code, "name" => owner.name_of(code), "weight" => weight.round(3) } }
-      result.to_h.merge("outcomes" => outcomes)
+      result.to_h.merge("name" => owner::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
+    end
+
+    # @return [String, nil] "agree", "one_off" or "two_off"; nil for the main key, groups, and keys not at their end
+    def agreement(result)
+      return if result == key || key.outcomes.empty? || result.outcomes.empty? || !Agreement::KEYS.include?(result.key)
+
+      Agreement.of(*[key, result].map { |one| [one.system, one.outcomes.first.first] }).to_s
     end
 
     def curves

@@ -108,8 +108,8 @@ module Grittle
       ]
     }.each_value(&:freeze).freeze
 
-    # Methods whose outcomes are regions of the triangle.
-    COMPARED = %w[ribbon_and_rub sand_first rolling two_numbers].freeze
+    # Methods that are compared: field grades name a behaviour, and a grade of its own is no contradiction.
+    COMPARED = (Agreement::KEYS - ["field_grades"]).freeze
 
     # @return [Boolean] whether the first outcomes of two keys are two steps apart
     def self.two_off?(keys)

@@ -11,6 +11,7 @@ RSpec.describe Grittle::Tests::Catalogue do
   end
 
   it "has every step's tests and cautions" do
+    expect(described_class::TESTS.values.filter_map { |test| test[:caution] } - Grittle::Tests::CAUTIONS.keys).to be_empty
     described_class::STEPS.each do |step|
       expect(step[:tests] - described_class::TESTS.keys).to be_empty
       expect(step[:cautions] - Grittle::Tests::CAUTIONS.keys).to be_empty

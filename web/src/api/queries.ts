@@ -32,6 +32,12 @@ export const profileQuery = (id: number) =>
 export const readingQuery = (id: number) =>
   queryOptions({ queryKey: ['reading', id], queryFn: () => request<Reading>('GET', `/api/readings/${id}`) })
 
+export const trianglesQuery = queryOptions({
+  queryKey: ['triangles'],
+  queryFn: () => request<{ triangles: Schemas['Triangle'][] }>('GET', '/api/triangles'),
+  staleTime: Infinity,
+})
+
 export const useCatalogue = () => useQuery(catalogueQuery)
 
 /** The catalogue, which App.vue waits for before any page is shown. */

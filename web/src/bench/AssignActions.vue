@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { mainKey } from '@/api'
 import { computed, ref } from 'vue'
+import ContradictionNotes from './ContradictionNotes.vue'
 import OverrideDialog from './OverrideDialog.vue'
 import RecordDialog from './RecordDialog.vue'
+import SchoolsDialog from './SchoolsDialog.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 import { useBenchKeys } from './useBenchKeys'
@@ -15,12 +17,14 @@ const key = computed(() => mainKey(reading.value))
 const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
 const choosing = ref(false)
 const record = ref(false)
+const schools = ref(false)
 
 useBenchKeys((pressed) => {
   const outcome = key.value.outcomes[Number(pressed) - 1]
   if (outcome) bench.assign(outcome.code)
   else if (pressed === 'o') choosing.value = true
   else if (pressed === 'h') record.value = true
+  else if (pressed === 's') schools.value = true
   else return false
   return true
 })
@@ -28,6 +32,7 @@ useBenchKeys((pressed) => {
 
 <template>
   <section aria-label="Assign the class" class="grid gap-2 content-start">
+    <ContradictionNotes />
     <ul v-if="key.notes.length" class="grid gap-1.5 mb-1">
       <li v-for="n in key.notes" :key="n.rule" class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight" :data-note="n.rule">{{ n.sentence }}</li>
     </ul>
@@ -36,8 +41,10 @@ useBenchKeys((pressed) => {
       <button type="button" class="key px-2" @click="choosing = true">Other class</button>
       <button type="button" class="key px-2" @click="record = true">The record</button>
     </div>
+    <button type="button" class="key" @click="schools = true">What the schools say</button>
     <p class="text-pencil leading-tight">Another class than the key's: say why.</p>
     <OverrideDialog :open="choosing" @close="choosing = false" />
+    <SchoolsDialog :open="schools" @close="schools = false" />
     <RecordDialog v-if="record" :reading-id="reading.id" @close="record = false" />
   </section>
 </template>

@@ -11,6 +11,7 @@ import BallStep from './BallStep.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import KeysDialog from './KeysDialog.vue'
 import MethodDialog from './MethodDialog.vue'
+import MoreStep from './MoreStep.vue'
 import PeekPanel from './PeekPanel.vue'
 import PrepareStep from './PrepareStep.vue'
 import QuestionStep from './QuestionStep.vue'
@@ -113,6 +114,7 @@ useBenchKeys((key) => {
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
+        <MoreStep v-else-if="bench.step.value === 'more'" />
         <PrepareStep v-else-if="bench.step.value === 'prepare'" :method="methodLine" @method="method = true" />
         <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value">
           <template #before>

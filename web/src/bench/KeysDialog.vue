@@ -14,6 +14,8 @@ const KEYS: [string, string][] = [
   ['c', 'correct a ribbon'],
   ['o', 'another class than the key’s'],
   ['h', 'the record of this reading'],
+  ['s', 'what the schools say'],
+  ['arrows', 'another test, at the step More'],
   ['m', 'method and people'],
   ['?', 'these keys'],
 ]

@@ -6,6 +6,8 @@ import type { Test } from './useAnswers'
 defineProps<{ test: Test; value: unknown; firstKey: number; heading?: boolean }>()
 defineEmits<{ answer: [value: unknown]; clear: [] }>()
 
+// Six answers stand in two rows.
+const COLUMNS: Record<number, number> = { 6: 3 }
 const digit = (index: number, firstKey: number) => (firstKey + index) % 10
 </script>
 
@@ -16,7 +18,7 @@ const digit = (index: number, firstKey: number) => (firstKey + index) % 10
       <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Take back</button>
     </div>
     <p v-if="heading" class="text-pencil">{{ test.how }}</p>
-    <div class="grid gap-2" :class="test.answers.length > 3 ? 'desk:grid-cols-5 grid-cols-1' : 'desk:grid-cols-3 grid-cols-1'" :style="test.answers.length === 4 || test.answers.length === 2 ? `--n:${test.answers.length}` : undefined" :data-count="test.answers.length">
+    <div class="grid gap-2" :style="`--n:${COLUMNS[test.answers.length] ?? test.answers.length}`" :data-count="test.answers.length">
       <button v-for="(a, i) in test.answers" :key="String(a.value)" type="button" class="key !justify-start !items-start text-left flex-col !gap-1 py-2 min-h-16" :aria-pressed="value === a.value" @click="$emit('answer', a.value)">
         <AnswerFigure :test="test.name" :state="a.value" class="self-center max-desk:hidden" :class="test.answers.length < 4 ? 'my-3 desk:scale-125' : 'my-1'" />
         <span class="flex w-full items-baseline justify-between gap-2 text-[1.3rem] leading-tight"><span>{{ a.name }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ digit(i, firstKey) }}</kbd></span>
@@ -28,8 +30,7 @@ const digit = (index: number, firstKey: number) => (firstKey + index) % 10
 
 <style scoped>
 @media (min-width: 721px) {
-  [data-count='4'],
-  [data-count='2'] {
+  [data-count] {
     grid-template-columns: repeat(var(--n), minmax(0, 1fr));
   }
 }

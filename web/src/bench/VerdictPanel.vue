@@ -3,6 +3,7 @@ import { mainKey } from '@/api'
 import { computed } from 'vue'
 import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
+import ContradictionNotes from './ContradictionNotes.vue'
 import SetScale from './SetScale.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
@@ -45,6 +46,7 @@ const ASKS: Record<string, string> = { ball_holds: 'the ball', moisture_rounds: 
       </li>
     </ul>
     <p v-else-if="!key.outcomes.length && key.possible.length > 3 && key.possible.length < 10" class="leading-tight">{{ key.possible.map(nameOf).join(', ') }}</p>
+    <ContradictionNotes />
     <ul v-if="key.notes.length" class="grid gap-1.5">
       <li v-for="n in key.notes" :key="n.rule" class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight" :data-note="n.rule">{{ n.sentence }}</li>
     </ul>

@@ -20,7 +20,8 @@ export function useStepSummaries(bench: BenchReading) {
       return mean === undefined ? (given.ribbon_forms === false ? 'none' : '') : `${show(mean)} ${bench.unit.value}`
     }
     const tests = words.value.steps.find(({ id }) => id === step)?.tests ?? []
-    return tests.filter((name) => given[name] !== undefined).map((name) => word(name, given[name])).join(', ')
+    const answered = tests.filter((name) => given[name] !== undefined)
+    return answered.length > 2 ? `${answered.length} answers` : answered.map((name) => word(name, given[name])).join(', ')
   }
 
   return { words, steps: computed(() => words.value.steps.map(({ id, name }) => ({ id, name, said: said(id) }))) }

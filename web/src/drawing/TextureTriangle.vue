@@ -62,7 +62,7 @@ const ticks = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="label" class="block">
+  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label" class="block">
     <defs>
       <clipPath :id="`${id}-open`"><polygon v-for="c in open" :key="c.code" :points="points(f, c.polygon)" /></clipPath>
     </defs>
@@ -96,5 +96,6 @@ const ticks = computed(() =>
         <tspan v-for="(line, i) in t.lines" :key="line" :x="t.x" :dy="i ? 20 : 6">{{ line }}</tspan>
       </text>
     </g>
+    <slot :frame="f" />
   </svg>
 </template>

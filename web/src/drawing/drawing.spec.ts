@@ -4,7 +4,7 @@ import { layOut } from '@/fieldbook/land'
 import type { Site } from '@/api'
 import { marks, tile } from './grain'
 import { niceStep, spread } from './scale'
-import { at, frame } from './triangle'
+import { at, frame, under } from './triangle'
 
 describe('grain', () => {
   it('draws one more mark for one more percent, and the same for the same', () => {
@@ -20,6 +20,18 @@ describe('triangle', () => {
     expect(at(f, 100, 0)).toEqual([10, 10 + f.height])
     expect(at(f, 0, 0)).toEqual([210, 10 + f.height])
     expect(at(f, 0, 100)).toEqual([110, 10])
+  })
+})
+
+describe('a place in the triangle', () => {
+  it.each([[40, 20], [0, 100], [100, 0], [0, 0]])('is %i sand, %i clay again', (sand, clay) => {
+    const f = frame(420, 10)
+    expect(under(f, ...at(f, sand, clay))).toEqual({ sand, clay })
+  })
+  it('stays within it', () => {
+    const f = frame(420, 10)
+    expect(under(f, -50, 900)).toEqual({ sand: 100, clay: 0 })
+    expect(under(f, 900, -50)).toEqual({ sand: 0, clay: 100 })
   })
 })
 

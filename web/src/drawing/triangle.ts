@@ -14,6 +14,13 @@ export function at(f: Frame, sand: number, clay: number): [number, number] {
   return [f.x + ((silt + clay / 2) / 100) * f.side, f.y + f.height * (1 - clay / 100)]
 }
 
+/** The composition under a place in px, held to the triangle and to whole percents. */
+export function under(f: Frame, x: number, y: number): { sand: number; clay: number } {
+  const clay = Math.min(Math.max(Math.round((1 - (y - f.y) / f.height) * 100), 0), 100)
+  const silt = Math.min(Math.max(Math.round(((x - f.x) / f.side) * 100 - clay / 2), 0), 100 - clay)
+  return { sand: 100 - clay - silt, clay }
+}
+
 export const points = (f: Frame, polygon: number[][]): string =>
   polygon.map((vertex) => at(f, vertex[0]!, vertex[1]!).map(tenth).join(',')).join(' ')
 

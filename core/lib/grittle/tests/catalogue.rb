@@ -102,6 +102,170 @@ module Grittle
             "moderately" => ["Moderately", "stretches a little"],
             "very" => ["Very", "stretches, both fingers"]
           }
+        },
+        "toss" => {
+          ask: "Toss the ball a foot high and catch it. What happens?",
+          how: "About 30 cm, into the open hand.",
+          answers: {
+            "breaks" => ["Breaks", "falls to pieces"],
+            "cracks" => ["Cracks", "in one piece, with cracks"],
+            "holds" => ["Holds", "as it was"]
+          }
+        },
+        "cast_strength" => {
+          ask: "Poke the ball with one finger. How strong is it?",
+          how: "Lightly first, then hard.",
+          answers: {
+            "none" => ["None", "no ball at all"],
+            "very_weak" => ["Very weak", "falls apart when handled"],
+            "weak" => ["Weak", "falls apart at a light poke"],
+            "moderate" => ["Moderate", "stands a light poke"],
+            "strong" => ["Strong", "falls apart only at a hard poke"],
+            "very_strong" => ["Very strong", "stands a hard poke"]
+          }
+        },
+        "coherence" => {
+          ask: "Work it for a minute or two. How well does it hang together?",
+          how: "The bolus as a whole, when no more change is felt.",
+          answers: {
+            "none" => ["Not at all", "single grains"],
+            "very_slight" => ["Very slight", "cannot be moulded"],
+            "slight" => ["Slight", "can be sheared between the fingers"],
+            "coherent" => ["Coherent", "hangs together"],
+            "strongly_coherent" => ["Strongly", "hard to part"]
+          }
+        },
+        "ribbon_character" => {
+          ask: "What is the ribbon like?",
+          how: "As it rises from the finger, before it breaks.",
+          answers: {
+            "none" => ["None", "no ribbon"],
+            "stub" => ["A stub", "barely, breaks at once"],
+            "flakes" => ["Flakes", "rather than a ribbon"],
+            "short_thick" => ["Short and thick", "breaks early"],
+            "thin" => ["Thin", "fairly long"],
+            "very_thin" => ["Very thin", "very long"]
+          }
+        },
+        "grains_seen" => {
+          ask: "Look at it closely. Do you see grains?",
+          how: "In a finer matrix, against the light.",
+          answers: {
+            "none" => ["None", "no grain to be seen"],
+            "some" => ["Some", "here and there"],
+            "many" => %w[Many everywhere]
+          }
+        },
+        "decanted_sand" => {
+          ask: "Let the cloudy water run off. How much sand stays?",
+          how: "Against the pinch that you took.",
+          answers: {
+            "none" => ["None", "nothing stays"],
+            "trace" => ["A trace", "a few grains"],
+            "some" => ["Some", "less than half of the pinch"],
+            "most" => ["Most", "more than half of the pinch"]
+          }
+        },
+        "floury_feel" => {
+          ask: "Rub a pinch until it is gone. Does it feel like flour?",
+          how: "Between finger and thumb, moist, then drying.",
+          answers: {
+            "none" => ["Not floury", "nothing like flour"],
+            "some" => ["Somewhat", "floury under the rest"],
+            "strong" => ["Strongly", "like flour, or silk"]
+          }
+        },
+        "finger_stain" => {
+          ask: "Look at your fingers. What stays on them?",
+          how: "Into the rills of the fingertips.",
+          answers: {
+            "clean" => ["Clean", "nothing in the rills"],
+            "grains_stick" => ["Grains", "single grains stick"],
+            "stained" => ["Stained", "fine material in the rills"]
+          }
+        },
+        "finest_wire_mm" => {
+          ask: "Roll a wire between the palms. What is the finest that holds?",
+          how: "About 7 mm first, a pencil; then about 3 mm, a straw.",
+          answers: {
+            "none" => ["None", "not even 7 mm"],
+            "7" => ["7 mm", "no finer"],
+            "3" => ["3 mm", "or finer"]
+          }
+        },
+        "ring_forms" => {
+          ask: "Bend the 3 mm wire to a ring of 2 to 3 cm. Does it hold?",
+          how: "Slowly, around a fingertip.",
+          answers: {
+            true => ["Yes", "it bends to a ring"],
+            false => ["No", "it breaks"]
+          }
+        },
+        "rods" => {
+          ask: "Mould it into a rod. Does it fracture?",
+          how: "Like modelling clay, finger thick.",
+          answers: {
+            "cannot" => ["Cannot", "makes no rod"],
+            "fracture" => ["It fractures", "cracks as it is bent"],
+            "without_fracture" => ["Without fracture", "bends like modelling clay"]
+          }
+        },
+        "squeezed_surface" => {
+          ask: "Squeeze it between finger and thumb. How does the surface look?",
+          how: "At the face that was pressed.",
+          answers: {
+            "rough_torn" => ["Rough, torn", "a torn face"],
+            "smooth_dull" => ["Smooth, dull", "no gloss"],
+            "moderately_shiny" => ["Some shine", "a faint gloss"],
+            "shiny" => ["Shiny", "a clear gloss"]
+          }
+        },
+        "shine" => {
+          ask: "Drag a smooth blade over the ball. How does it shine?",
+          how: "With the back of the knife, once, lightly.", caution: "shine",
+          answers: {
+            "none" => ["No shine", "dull"],
+            "slight" => ["Slight", "a faint gloss"],
+            "moderate" => ["Moderate", "a gloss"],
+            "strong" => ["Strong", "like polish"]
+          }
+        },
+        "thumbprint" => {
+          ask: "Press your thumb on it. Does it take the print?",
+          how: "On a smooth face, firmly.",
+          answers: {
+            true => ["Yes", "the lines can be seen"],
+            false => ["No", "no lines"]
+          }
+        },
+        "shear_resistance" => {
+          ask: "Shear it between thumb and forefinger. How much does it resist?",
+          how: "Push a thick ribbon sideways.",
+          answers: {
+            "none" => ["None", "gives way"],
+            "slight" => ["Slight", "a little push"],
+            "moderate" => ["Moderate", "a real push"],
+            "firm" => ["Firm", "hard to push"],
+            "very_firm" => ["Very firm", "can hardly be pushed"]
+          }
+        },
+        "water_uptake" => {
+          ask: "How did it take the water?",
+          how: "While you wetted and kneaded it.",
+          answers: {
+            "soaks_in" => ["At once", "soaks in like sand"],
+            "slow" => ["Slowly", "bit by bit"],
+            "keeps_taking" => ["Goes on taking", "slowly, and always more"],
+            "repels" => ["Repels", "drops stay on top"]
+          }
+        },
+        "stiffens_while_worked" => {
+          ask: "Does it stiffen as you work it?",
+          how: "Without more water, for a minute.",
+          answers: {
+            true => ["Yes", "heavier and stiffer"],
+            false => ["No", "stays as it is"]
+          }
         }
       }.each_value(&:freeze).freeze
 
@@ -131,9 +295,11 @@ module Grittle
           tests: %w[ribbons ribbon_forms], optional: false, cautions: [] },
         { id: "rub", name: "Rub", title: "Rub a pinch", how: TESTS["wet_rub"][:how],
           tests: %w[wet_rub grittiness], optional: false, cautions: %w[tasting] },
-        { id: "more", name: "More", title: "Roll it, and pull it apart",
-          how: "The key does not ask for these. They are kept, and tell clay's smoothness from silt's.",
-          tests: %w[plasticity stickiness], optional: true, cautions: [] },
+        { id: "more", name: "More", title: "More tests",
+          how: "Your key does not ask for these; other schools do, and they tell clay's smoothness from silt's.",
+          tests: %w[plasticity stickiness shine thumbprint toss cast_strength coherence shear_resistance floury_feel
+                    grains_seen decanted_sand ribbon_character rods finest_wire_mm ring_forms squeezed_surface finger_stain
+                    water_uptake stiffens_while_worked], optional: true, cautions: [] },
         { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
           tests: [], optional: false, cautions: %w[results] }
       ].each(&:freeze).freeze

@@ -31,6 +31,10 @@ module Grittle
         sentence: "When you sieve, crush or grind dry soil, wet it or wear a mask.",
         more: "The dust can carry silica and spores."
       },
+      "shine" => {
+        sentence: "Use the back of the knife, and drag it away from your hand.",
+        more: "A spoon or the edge of a trowel shows the same gloss."
+      },
       "results" => {
         sentence: "Hand texture is an estimate.",
         more: "Effluent disposal, footings, dams, slopes and contamination are decided under local codes by licensed " \
