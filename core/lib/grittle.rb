@@ -10,6 +10,7 @@ require_relative "grittle/errors"
 require_relative "grittle/units"
 require_relative "grittle/student_t"
 require_relative "grittle/composition"
+require_relative "grittle/silt_limit"
 
 # Texture triangles, one file a system
 require_relative "grittle/triangle"

@@ -88,6 +88,16 @@ RSpec.describe Grittle::Keys::FieldGrades do
     expect(result.on_the_limit).to be true
   end
 
+  it "marks a ribbon of another shape than its own, and uses it" do
+    given = { "ball_holds" => true, "ribbons" => ribbons(45, 45, thickness_mm: 4), "grittiness" => "slight", "wet_rub" => "neither" }
+    expect(walk(given).notes).to include("rule" => "not_this_schools_ribbon",
+                                         "sentence" => "Not this school's ribbon: it wants one 2 to 3 mm thick.")
+    expect(codes(given).first).to eq "CL"
+    expect(walk(given.merge("ribbons" => ribbons(45, 45, thickness_mm: 3))).notes).to be_empty
+    contest = Grittle.assess(given, limit_set: "contest").key.notes.map { |note| note["rule"] }
+    expect(contest).to include "not_this_schools_ribbon"
+  end
+
   # Order of the page: bolus, ribbon, feel.
   {
     {} => "ball_holds", { "coherence" => "coherent" } => "ribbon_forms", { "coherence" => "coherent", "ribbon_forms" => true } => "ribbons",

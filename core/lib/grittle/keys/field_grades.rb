@@ -10,8 +10,8 @@ module Grittle
       NAME = "Field texture grades"
       SYSTEM = "australia"
       SOURCE = "Northcote 1979, A Factual Key; Australian Soil and Land Survey Field Handbook, 3rd ed., 2009 (from memory)"
-      # Ribbon 2-3 mm thick and 10 mm wide; bolus worked 1-2 min [from memory: same].
-      GEOMETRY = { thickness_mm: 2.0..3.0, width_mm: 10, working_minutes: 1..2 }.freeze
+      # Ribbon 2-3 mm thick (and 10 mm wide), bolus worked 1-2 min [from memory: same].
+      THICKNESS_MM = (2..3)
 
       NO_BALL = "S"
       BALL_TEST = "coherence"

@@ -31,7 +31,8 @@ module Grittle
         },
         "contest" => { # 1 to under 2.5 in is medium
           name: "Contest", source: "common practice", unit: "in",
-          medium_from: limit(25.4), strong_from: limit(63.5), rub_words: {}
+          medium_from: limit(25.4), strong_from: limit(63.5), rub_words: {},
+          thickness_mm: 1..3 # not thicker than an eighth of an inch [common practice]
         }
       }.each_value(&:freeze).freeze
 

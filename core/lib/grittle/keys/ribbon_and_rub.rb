@@ -177,7 +177,7 @@ module Grittle
 
       def notes
         ribbons = facts.set ? RibbonNotes.for(facts.set, unit: @unit, ball: facts.ball&.value) : []
-        [*ribbons, silt_note, *overruled_notes].compact
+        [*ribbons, RibbonNotes.geometry(facts.set, @limit_set[:thickness_mm]), silt_note, *overruled_notes].compact
       end
 
       def silt_note

@@ -31,6 +31,17 @@ module Grittle
         ].filter_map { |holds, rule, sentence| { "rule" => rule, "sentence" => sentence } if holds }
       end
 
+      # A ribbon of another shape than the school's is used all the same, never converted, and marked.
+      # @param set [RibbonSet, nil]
+      # @param thickness_mm [Range, nil] as the school wants it; nil where it does not say
+      # @return [Hash, nil] "rule" and "sentence"
+      def geometry(set, thickness_mm)
+        return unless set && thickness_mm && set.counted.any? { |one| one.thickness_mm && !thickness_mm.cover?(one.thickness_mm) }
+
+        wanted = [thickness_mm.begin, thickness_mm.end].compact.map { |mm| say(mm, "mm").delete_suffix(" mm") }.join(" to ")
+        { "rule" => "not_this_schools_ribbon", "sentence" => "Not this school's ribbon: it wants one #{wanted} mm thick." }
+      end
+
       # @return [Boolean]
       def near_stub?(set) = NEAR_STUB_MM.cover?(set.mean)
 

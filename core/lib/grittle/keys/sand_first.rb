@@ -12,6 +12,7 @@ module Grittle
       SYSTEM = "canada"
       SOURCE = "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals) (from memory)"
 
+      THICKNESS_MM = nil # the manuals do not say
       NO_BALL = "S"
       BALL_TEST = "cast_strength"
       SANDY_PAGE = %w[S LS SL SCL SC].freeze

@@ -255,9 +255,13 @@ module Grittle
       end
 
       def notes
-        return [] if next_question || no_ball? || named.size <= MOST_NAMED
+        [tie_note, RibbonNotes.geometry(facts.set, self.class::THICKNESS_MM)].compact
+      end
 
-        [{ "rule" => "more_tie", "sentence" => "#{named.size} classes fit equally well; the best three are named." }]
+      def tie_note
+        return if next_question || no_ball? || named.size <= MOST_NAMED
+
+        { "rule" => "more_tie", "sentence" => "#{named.size} classes fit equally well; the best three are named." }
       end
     end
   end
