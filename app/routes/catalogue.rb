@@ -13,6 +13,11 @@ module Routes
 
       app.get("/api/triangles") { answer CatalogueSerializer.triangles }
 
+      app.post "/api/halvings" do
+        halving = Grittle::Halving.new(input[:answers])
+        answer(low: halving.low, high: halving.high, middle: halving.middle, done: halving.done?, estimate: halving.estimate)
+      end
+
       app.post "/api/comparisons" do
         composition = Grittle::Composition.new(**input)
         answer(composition: composition.to_h, systems: Grittle.compare(composition))

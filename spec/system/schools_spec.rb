@@ -27,6 +27,23 @@ RSpec.describe "Every school on one bench" do
     expect(step_now).to have_text("5 answers")
   end
 
+  it "narrows the sand by halving, and two numbers answer" do
+    bench_at "more", reading
+    click_button(text: /\ASand by halving/)
+    within("[data-test='sand_estimate']") do
+      expect(page).to have_text("Is it more than 50 % sand?")
+      %w[Less More Less].each { |answer| click_button answer, exact: true }
+      expect(page).to have_text("About 31.3 % sand.")
+      click_button "Keep 31.3 %"
+    end
+    click_button(text: /\ASand by halving\s+31 %/)
+    expect(page).to have_text("Kept: 31.3 %, give or take 6.3.")
+    expect_saved
+    kept = api_get("/api/readings/#{reading['id']}")
+    expect(kept["observations"]["sand_estimate"]).to eq("percent" => 31.25, "half_width" => 6.25)
+    expect(kept["assessment"]["keys"].find { |key| key["key"] == "two_numbers" }["outcomes"].first["code"]).to eq "CL"
+  end
+
   it "shows what each curve and each key makes of the same answers, and who agrees" do
     bench_at "assign", give(reading, stickiness: "moderately", shine: "slight", cast_strength: "strong")
     type("s")

@@ -13,6 +13,7 @@ const conflict = computed(() => bench.conflict.value)
 const label = (name: string) => words.value.tests.find((test) => test.name === name)?.ask ?? name.replaceAll('_', ' ')
 const say = (name: string, value: unknown): string => {
   if (value === undefined || value === null) return 'not answered'
+  if (typeof value === 'object' && 'percent' in value) return `${Math.round(value.percent as number)} %`
   if (Array.isArray(value)) return value.map((ribbon: { length_mm: number }) => Math.round(ribbon.length_mm)).join(', ') + ' mm'
   return words.value.tests.some((test) => test.name === name) ? word(name, value) : String(value)
 }

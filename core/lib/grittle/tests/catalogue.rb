@@ -310,8 +310,12 @@ module Grittle
         { flag: [true, false], ribbons: Ribbon::ENDINGS }.fetch(kind[:kind]) { kind[:states] }
       end
 
-      # @return [String] the word for a state, in the middle of a sentence
-      def self.word(test, state) = TESTS.dig(test, :answers, state, 0)&.downcase || state.to_s.tr("_", " ")
+      # @return [String] the word for a state, or an estimate in percent, in the middle of a sentence
+      def self.word(test, state)
+        return "#{state['percent'].round} %" if state.is_a?(Hash) && state.key?("percent")
+
+        TESTS.dig(test, :answers, state, 0)&.downcase || state.to_s.tr("_", " ")
+      end
     end
   end
 end
