@@ -41,7 +41,7 @@ function keep(): void {
         <rect class="ground" width="800" height="28" /><rect class="wash" :x="state.low * 8" :width="(state.high - state.low) * 8" height="28" />
         <path :d="`M${state.middle * 8} 0v28`" style="stroke: var(--iron); stroke-width: 4" vector-effect="non-scaling-stroke" />
       </svg>
-      <p class="flex justify-between text-pencil leading-tight" aria-hidden="true"><span v-for="t in [0, 25, 50, 75, 100]" :key="t">{{ t }}</span></p>
+      <p class="relative h-6 text-pencil leading-tight" aria-hidden="true"><span v-for="t in [0, 25, 50, 75, 100]" :key="t" class="absolute" :style="{ left: `${t}%`, transform: `translateX(-${t}%)` }">{{ t }}</span></p>
     </div>
     <div class="grid grid-cols-2 desk:grid-cols-4 gap-2">
       <button type="button" class="key" :disabled="state.done" @click="give('less')">Less</button>
