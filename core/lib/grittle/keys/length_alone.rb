@@ -22,12 +22,6 @@ module Grittle
       # Smaller shares are left out [Grittle's own model].
       LEAST = 0.10
 
-      def initialize(observations, unit: "mm", **_options)
-        @observations = observations
-        @unit = unit
-        @facts = Facts.new(observations, counts_from_mm: STUB_MM)
-      end
-
       # @return [String]
       def self.name_of(code) = code
 
@@ -42,8 +36,6 @@ module Grittle
       end
 
       private
-
-      attr_reader :observations, :facts
 
       def outcomes
         return [[NO_BALL, 1.0]] if no_ball?

@@ -8,7 +8,17 @@ module Grittle
       # Lengths no longer than this are no ribbon, for keys that leave it open [Grittle's own choice].
       STUB_MM = 5.0
 
+      # @param observations [Observations]
+      # @param unit [String] unit of lengths in sentences
+      def initialize(observations, unit: "mm", **_options)
+        @observations = observations
+        @unit = unit
+        @facts = Facts.new(observations, counts_from_mm: STUB_MM)
+      end
+
       private
+
+      attr_reader :observations, :facts
 
       # @return [String, nil] what the opening still asks; nil once the ball is known to hold, or to be sand
       def opening_question

@@ -57,14 +57,6 @@ module Grittle
       MOST_NAMED = 3
       ROUNDING = 1e-9
 
-      # @param observations [Observations]
-      # @param unit [String] unit of lengths in sentences
-      def initialize(observations, unit: "mm", **_others)
-        @observations = observations
-        @unit = unit
-        @facts = Facts.new(observations, counts_from_mm: STUB_MM)
-      end
-
       # @return [Result]
       def result
         question = next_question
@@ -75,8 +67,6 @@ module Grittle
       end
 
       private
-
-      attr_reader :observations, :facts
 
       def classes = self.class::CLASSES
       def table = classes.slice(*candidates)

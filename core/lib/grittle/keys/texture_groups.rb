@@ -31,12 +31,6 @@ module Grittle
       # Smaller shares are left out [Grittle's own model].
       LEAST = 0.02
 
-      def initialize(observations, unit: "mm", **_options)
-        @observations = observations
-        @unit = unit
-        @facts = Facts.new(observations, counts_from_mm: STUB_MM)
-      end
-
       # @return [String]
       def self.name_of(code) = GROUPS.fetch(code)
 
@@ -49,8 +43,6 @@ module Grittle
       end
 
       private
-
-      attr_reader :observations, :facts
 
       def next_question
         opening = opening_question
