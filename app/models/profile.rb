@@ -9,7 +9,14 @@ class Profile < Record
 
   METHOD_DEFAULTS = {
     key: Grittle::Keys::RibbonAndRub::ID, limit_set: Grittle::Keys::LimitSets::DEFAULT,
-    ribbon_counts_from: Grittle::Keys::LimitSets::DEFAULT_COUNTS_FROM, unit: "mm"
+    ribbon_counts_from: Grittle::Keys::LimitSets::DEFAULT_COUNTS_FROM, unit: "mm",
+    system: Grittle::Triangles::USDA.id, curve: Grittle::Curves::DEFAULT, older_grades: false
+  }.freeze
+  # What may stand in a column.
+  CHOICES = {
+    kind: Grittle::Profile::EXPOSURES, limit_set: Grittle::Keys::LimitSets::ALL, unit: Grittle::Units::LENGTHS,
+    ribbon_counts_from: Grittle::Keys::LimitSets::COUNTS_FROM, system: Grittle::TRIANGLES,
+    key: Grittle::Keys::ALL.to_h { |key| [key::ID, key] }, curve: Grittle::Curves::ALL.to_h { |curve| [curve.id, curve] }
   }.freeze
 
   # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
@@ -22,8 +29,7 @@ class Profile < Record
   # @return [Hash] attributes ready to store
   def self.checked(input)
     input[:name] = required_text(:name, input[:name], "profile") if input.key?(:name)
-    { kind: Grittle::Profile::EXPOSURES, limit_set: Grittle::Keys::LimitSets::ALL, unit: Grittle::Units::LENGTHS,
-      ribbon_counts_from: Grittle::Keys::LimitSets::COUNTS_FROM }.each { |field, table| one_of(field, input[field], table) }
+    CHOICES.each { |field, table| one_of(field, input[field], table) }
     %i[hand pen].each { |role| input[role] = Observer.named(input[role]) if input.key?(role) }
     input
   end

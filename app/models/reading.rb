@@ -11,8 +11,8 @@ class Reading < Record
   has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_one :horizon, through: :sample
 
-  STEPS = Grittle::Tests::Catalogue::STEPS.to_h { |step| [step[:id], step] }.freeze
-  METHOD_COLUMNS = %w[key limit_set ribbon_counts_from unit hand_id pen_id].freeze
+  STEPS = Grittle::Tests::Steps::ALL
+  METHOD_COLUMNS = (Profile::METHOD_DEFAULTS.keys.map(&:to_s) + %w[hand_id pen_id]).freeze
 
   # @param horizon [Horizon, nil] nil begins a quick reading
   def self.begin(horizon: nil, label: nil, hand: nil, pen: nil)
@@ -27,29 +27,40 @@ class Reading < Record
   # Gives, corrects or takes back answers, and changes the method.
   # @param answers [Hash{String=>Object}] observations by name
   # @param moisture [String, nil] what the ball that did not hold was
+  # @param kept [Hash, nil] :rule of a contradiction and the :reason it is kept for; a nil reason takes that back
   # @raise [Grittle::InvalidInput, Record::Stale]
-  def answer(version, answers: {}, moisture: nil, method: {})
+  def answer(version, answers: {}, moisture: nil, method: {}, kept: nil)
     write(version) do
       check_answers(answers)
-      Profile.checked(method)
-      assign_attributes(method.except(:label))
-      sample.update!(label: method[:label].presence) if method.key?(:label)
+      change_method(method) unless method.empty?
       answers.each { |name, value| add_answer(name, value) unless standing[name] == value }
       add_moisture_answer(moisture) if moisture
+      keep_contradiction(**kept) if kept
+    end
+  end
+
+  # What the hand expects before any water.
+  # @param code [String, nil] a class of the reading's key; nil takes it back
+  # @raise [Grittle::UnknownName, Record::Stale]
+  def expect(version, code)
+    write(version) do
+      add_answer(Answer::EXPECTED, code && { "system" => naming_system, "code" => assignable(code), "key" => key })
     end
   end
 
   # @param entered [Numeric] length in +unit+
+  # @param shape [Hash] thickness_mm, width_mm, working_minute, carried_own_weight, ended
   # @param corrects [Ribbon, nil] the earlier ribbon that this one stands for
   # @raise [Grittle::InvalidInput, Record::Stale]
-  def add_ribbon(version, entered:, unit:, thickness_mm: nil, ended: nil, corrects: nil)
+  def add_ribbon(version, entered:, unit:, corrects: nil, **shape)
     write(version) do
       length = Grittle::Units.to_mm(entered, unit)
-      check_ribbon({ "length_mm" => length, "thickness_mm" => thickness_mm, "ended" => ended }.compact, entered, unit)
+      shape = shape.compact
+      check_ribbon(shape.transform_keys(&:to_s).merge("length_mm" => length), entered, unit)
       refuse_eleventh unless corrects
       corrects&.update!(taken_back_at: Time.now.utc)
-      ribbons.create!(length_mm: length, entered_length: entered, entered_unit: unit, thickness_mm: thickness_mm,
-                      ended: ended || "broke", corrects: corrects, made_at: corrects&.made_at || Time.now.utc, pen: pen)
+      ribbons.create!(length_mm: length, entered_length: entered, entered_unit: unit, **shape,
+                      corrects: corrects, made_at: corrects&.made_at || Time.now.utc, pen: pen)
     end
   end
 
@@ -59,12 +70,11 @@ class Reading < Record
   # @raise [Grittle::InvalidInput, Record::Stale] for an unknown class, or another than the key's without a reason
   def assign(version, code, reason: nil)
     write(version) do
-      texture_class = Grittle.triangle(Grittle::Keys[key]::SYSTEM)[code]
       result = assessment.key
-      override = result.outcomes.none? { |outcome, _| outcome == texture_class.code }
+      override = result.outcomes.none? { |outcome, _| outcome == assignable(code) }
       reason = reason.to_s.strip.presence
-      refuse_silent_override(texture_class) if override && reason.nil?
-      assignments.create!(code: texture_class.code, override: override, reason: reason, pen: pen, result: result.to_h,
+      refuse_silent_override(code) if override && reason.nil?
+      assignments.create!(code: code, override: override, reason: reason, pen: pen, result: result.to_h,
                           rules_version: Grittle::RULES_VERSION, assigned_at: Time.now.utc)
     end
   end
@@ -85,7 +95,7 @@ class Reading < Record
 
   # @return [Hash{String=>Object}] observations as on the wire, those taken back left out
   def observations
-    given = standing.except(Answer::MOISTURE)
+    given = standing.slice(*Grittle::Tests::Vocabulary::ALL.keys)
     rounds = moisture_loop.moisture_rounds(given["ball_holds"])
     made = standing_ribbons.map(&:observation)
     given.merge({ "moisture_rounds" => rounds, "ribbons" => made.presence }.compact).compact
@@ -98,7 +108,19 @@ class Reading < Record
 
   # @return [Grittle::Assessment]
   def assessment
-    Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit)
+    Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit,
+                                 system: system, curve: curve, older_grades: older_grades)
+  end
+
+  # @return [String] the system in whose names the key answers
+  def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM
+
+  # @return [Hash, nil] "system", "code" and "key" of what was expected
+  def expected = standing[Answer::EXPECTED]
+
+  # @return [Hash{String=>String}] reason by the rule of a contradiction that is kept
+  def kept_contradictions
+    standing.select { |name, value| name.start_with?(Answer::KEPT) && value }.transform_keys { |name| name.delete_prefix(Answer::KEPT) }
   end
 
   # @return [Profile, nil] with its horizons and their classes at hand
@@ -121,6 +143,29 @@ class Reading < Record
       self.updated_at = Time.now.utc # moves the version on, also when only a row was added
       save!
     end
+  end
+
+  # Answers belong to tests and not to keys, so nothing is lost; only the bench may have to stand at another step.
+  def change_method(method)
+    assign_attributes(Profile.checked(method).except(:label))
+    sample.update!(label: method[:label].presence) if method.key?(:label)
+    self.step = "more" unless Grittle::Tests::Steps.of(key).any? { |one| one[:id] == step }
+  end
+
+  # @raise [Grittle::InvalidInput] for an unknown rule, or no reason
+  def keep_contradiction(rule:, reason:)
+    self.class.one_of(:rule, rule, Grittle::Contradictions::RULES)
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/kept/reason", sentence: "Write one line why you keep both.")] \
+      if reason && reason.strip.empty?
+
+    add_answer("#{Answer::KEPT}#{rule}", reason&.strip)
+  end
+
+  # @return [String] the code, if the key has it
+  # @raise [Grittle::UnknownName]
+  def assignable(code)
+    codes = Grittle::Keys[key].codes(naming_system)
+    codes.include?(code) ? code : raise(Grittle::UnknownName.new("class", code, codes))
   end
 
   def add_answer(name, value) = answers.create!(observation: name, value: value, pen: pen, given_at: Time.now.utc)
@@ -167,8 +212,9 @@ class Reading < Record
                                                                                      "are enough: take one back first.")]
   end
 
-  def refuse_silent_override(texture_class)
-    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/reason", sentence: "The key does not say " \
-                                                                                     "#{texture_class.name}. Write one line why you do.")]
+  def refuse_silent_override(code)
+    name = Grittle::Keys[key].name_of(code, naming_system)
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/reason", sentence: "The key does not say #{name}. " \
+                                                                                     "Write one line why you do.")]
   end
 end

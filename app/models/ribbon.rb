@@ -10,6 +10,7 @@ class Ribbon < Record
 
   # @return [Hash{String=>Object}] the ribbon as on the wire
   def observation
-    { "length_mm" => length_mm.to_f, "thickness_mm" => thickness_mm&.to_f, "ended" => ended }.compact
+    { "length_mm" => length_mm.to_f, "ended" => ended, "carried_own_weight" => carried_own_weight,
+      **%w[thickness_mm width_mm working_minute].to_h { |name| [name, self[name]&.to_f] } }.compact
   end
 end

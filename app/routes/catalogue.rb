@@ -19,8 +19,8 @@ module Routes
       end
 
       app.post "/api/comparisons" do
-        composition = Grittle::Composition.new(**input)
-        answer(composition: composition.to_h, systems: Grittle.compare(composition))
+        composition = Grittle::Composition.new(**input.slice(*Grittle::Composition::PARTS))
+        answer(composition: composition.to_h, systems: Grittle.compare(composition, **input.except(*Grittle::Composition::PARTS)))
       end
 
       app.post "/api/assessments" do

@@ -3,7 +3,7 @@
 module Routes
   # One hand-texturing: answers, ribbons, and the class.
   module Readings
-    METHOD_FIELDS = %i[limit_set ribbon_counts_from hand pen label].freeze
+    METHOD_FIELDS = %i[key system limit_set ribbon_counts_from older_grades curve hand pen label].freeze
 
     def self.registered(app)
       app.get "/api/readings" do
@@ -23,7 +23,13 @@ module Routes
 
       app.patch "/api/readings/:id" do
         answers = JSON.parse(JSON.generate(input.fetch(:answers, {})))
-        reading.answer(input[:version], answers: answers, moisture: input[:moisture_answer], method: input.slice(*METHOD_FIELDS))
+        reading.answer(input[:version], answers: answers, moisture: input[:moisture_answer], kept: input[:kept],
+                                        method: input.slice(*METHOD_FIELDS))
+        answer ReadingSerializer.call(reading)
+      end
+
+      app.put "/api/readings/:id/expectation" do
+        reading.expect(input[:version], input[:code])
         answer ReadingSerializer.call(reading)
       end
 

@@ -11,13 +11,16 @@ module CatalogueSerializer
 
   def build
     {
-      rules_version: Grittle::RULES_VERSION, steps: Grittle::Tests::Catalogue::STEPS,
+      rules_version: Grittle::RULES_VERSION,
       tests: Grittle::Tests::Catalogue::TESTS.map { |name, test| test(name, test) },
       moisture: test("moisture", Grittle::Tests::Catalogue::MOISTURE), cautions: Grittle::Tests::CAUTIONS,
-      classes: classes, keys: keys, limit_sets: limit_sets,
+      names: names, keys: keys, limit_sets: limit_sets, systems: choices(Grittle::TRIANGLES.transform_values(&:name)),
+      silt_limits: choices(Grittle::SiltLimit::MEASURED.to_h { |limit, whose| [limit.to_s, "#{limit} µm, #{whose}"] }),
+      curves: choices(Grittle::Curves::ALL.to_h { |curve| [curve.id, curve.name] }),
       ribbon_counts_from: choices(Grittle::Keys::LimitSets::COUNTS_FROM.transform_values { |rule| rule[:name] }),
       units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
       exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
+      grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
       designations: Grittle::Profile::DESIGNATIONS, thickness_mm: USUAL_THICKNESS_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
@@ -25,7 +28,23 @@ module CatalogueSerializer
 
   def test(name, test)
     answers = test[:answers].map { |value, (word, hint)| { value: value, name: word, hint: hint } }
-    { name: name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution] }
+    { name: name, short: test[:short] || name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution],
+      control: test[:control] || "choice", seconds: test[:seconds], group: test[:group] }
+  end
+
+  # Every name that a key or a triangle gives, with the part of the triangle it stands for.
+  # @return [Array<Hash>] schema Naming
+  def names
+    of_keys = Grittle.keys.flat_map do |key|
+      key.codes.map { |code| [key::SYSTEM, code, key.name_of(code)] }
+    end
+    of_triangles = Grittle::TRIANGLES.values.flat_map do |triangle|
+      triangle.classes.values.map { |one| [triangle.id, one.code, one.name] }
+    end
+    (of_keys + of_triangles).uniq.map do |system, code, name|
+      { system: system, code: code, name: name, regions: Grittle::Regions.polygons(system, code),
+        middle: Grittle::Regions.middle(system, code).to_h }
+    end
   end
 
   # @return [Hash] every system with its classes
@@ -44,7 +63,19 @@ module CatalogueSerializer
   end
 
   def keys
-    Grittle.keys.map { |key| { id: key::ID, name: key::NAME, system: key::SYSTEM, source: key::SOURCE } }
+    Grittle.keys.map do |key|
+      { id: key::ID, name: key::NAME, system: key::SYSTEM, source: key::SOURCE, asks: key::ASKS, codes: codes(key),
+        working_minutes: constant(key, :WORKING_MINUTES)&.minmax, thickness_mm: constant(key, :THICKNESS_MM)&.minmax,
+        width_mm: constant(key, :WIDTH_MM), steps: Grittle::Tests::Steps.of(key::ID) }
+    end
+  end
+
+  def constant(key, name) = key.const_defined?(name) ? key.const_get(name) : nil
+
+  # What may be assigned by a key, by the system its names are of.
+  def codes(key)
+    systems = key == Grittle::Keys::TwoNumbers ? Grittle::TRIANGLES.keys : [key::SYSTEM]
+    systems.to_h { |system| [system, key.codes(system)] }
   end
 
   def limit_sets

@@ -41,6 +41,8 @@ module ProfileSerializer
   end
 
   def method_name(profile)
-    "#{Grittle::Keys[profile.key]::NAME}, #{Grittle::Keys::LimitSets[profile.limit_set][:name].downcase}"
+    detail = { Grittle::Keys::RibbonAndRub::ID => Grittle::Keys::LimitSets[profile.limit_set][:name].downcase,
+               Grittle::Keys::TwoNumbers::ID => Grittle.triangle(profile.system).name }[profile.key]
+    [Grittle::Keys[profile.key]::NAME, detail].compact.join(", ")
   end
 end

@@ -13,8 +13,25 @@ module ReadingSerializer
       method: method(reading), hand: reading.hand&.name, pen: reading.pen&.name, started_at: reading.started_at.iso8601,
       **place(reading), observations: reading.observations, moisture: moisture(reading),
       ribbons: reading.standing_ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessment.to_h, assigned: assigned(reading)
+      assessment: assessed(reading, assessment), assigned: assigned(reading), expected: expected(reading)
     }
+  end
+
+  # @return [Hash] schema Assessment, with the reason beside a contradiction that is kept
+  def assessed(reading, assessment)
+    kept = reading.kept_contradictions
+    whole = assessment.to_h
+    whole.merge("contradictions" => whole["contradictions"].map { |one| one.merge("kept" => kept[one["rule"]]) })
+  end
+
+  # What was expected stays hidden until there is a class to hold it against.
+  # @return [Hash, nil] schema Expectation
+  def expected(reading)
+    wanted = reading.expected or return
+    assignment = reading.assigned or return { hidden: true }
+
+    { hidden: false, code: wanted["code"], name: Grittle::Keys[wanted["key"]].name_of(wanted["code"], wanted["system"]),
+      agreement: Grittle::Agreement.of([assignment.result["system"], assignment.code], wanted.values_at("system", "code")).to_s }
   end
 
   # @return [Hash] schema ReadingSummary
@@ -30,8 +47,8 @@ module ReadingSerializer
   # @param record [Reading, Profile]
   # @return [Hash] schema Method
   def method(record)
-    { key: record.key, system: Grittle::Keys[record.key]::SYSTEM, limit_set: record.limit_set,
-      ribbon_counts_from: record.ribbon_counts_from, unit: record.unit }
+    { key: record.key, system: record.system, limit_set: record.limit_set, ribbon_counts_from: record.ribbon_counts_from,
+      older_grades: record.older_grades, curve: record.curve, unit: record.unit }
   end
 
   # @return [Hash] every answer, ribbon and assignment, oldest first
@@ -47,7 +64,8 @@ module ReadingSerializer
       profile: profile && { id: profile.id, name: profile.name, site: profile.site.name },
       horizon: horizon && { id: horizon.id, **ProfileSerializer.depths(horizon) },
       horizons: (profile&.horizons || []).map do |layer|
-        { id: layer.id, **ProfileSerializer.depths(layer), code: layer.reading&.assigned&.code }
+        assignment = layer.reading&.assigned
+        { id: layer.id, **ProfileSerializer.depths(layer), code: assignment&.code, system: assignment && assignment.result["system"] }
       end,
       next_horizon: following && { id: following.id, designation: following.designation, reading_id: following.reading&.id }
     }
@@ -61,13 +79,15 @@ module ReadingSerializer
   end
 
   def ribbon(ribbon)
-    { id: ribbon.id, length_mm: ribbon.length_mm.to_f, thickness_mm: ribbon.thickness_mm&.to_f, ended: ribbon.ended,
+    { id: ribbon.id, length_mm: ribbon.length_mm.to_f, ended: ribbon.ended, carried_own_weight: ribbon.carried_own_weight,
+      **%i[thickness_mm width_mm working_minute].to_h { |name| [name, ribbon[name]&.to_f] },
       entered: { length: ribbon.entered_length.to_f, unit: ribbon.entered_unit }, made_at: ribbon.made_at.iso8601 }
   end
 
   def assigned(reading)
     assignment = reading.assigned or return
-    { code: assignment.code, name: Grittle.triangle(assignment.result["system"])[assignment.code].name,
+    key, system = assignment.result.values_at("key", "system")
+    { code: assignment.code, key: key, system: system, name: Grittle::Keys[key].name_of(assignment.code, system),
       proposed: assignment.result["outcomes"], override: assignment.override, reason: assignment.reason,
       rules_version: assignment.rules_version, assigned_at: assignment.assigned_at.iso8601 }
   end
@@ -82,9 +102,19 @@ module ReadingSerializer
   def answers(reading)
     newest = reading.answers.to_h { |answer| [answer.observation, answer.id] }
     reading.answers.map do |answer|
-      said = answer.value.nil? ? "taken back" : Grittle::Tests::Catalogue.word(answer.observation, answer.value)
-      entry(answer.given_at, answer.observation, said, answer.pen, standing: newest[answer.observation] == answer.id)
+      entry(answer.given_at, *said(answer, reading), answer.pen, standing: newest[answer.observation] == answer.id)
     end
+  end
+
+  # @return [Array<String>] what an answer is about, and what it says
+  def said(answer, reading)
+    name = answer.observation
+    what = name.start_with?(Answer::KEPT) ? "kept: #{name.delete_prefix(Answer::KEPT).tr('_', ' ')}" : Grittle::Tests::Catalogue.short(name)
+    return [what, "taken back"] if answer.value.nil?
+    return [what, answer.value] if name.start_with?(Answer::KEPT)
+    return [what, reading.assigned ? answer.value["code"] : "hidden until a class is assigned"] if name == Answer::EXPECTED
+
+    [what, Grittle::Tests::Catalogue.word(name, answer.value)]
   end
 
   def ribbons(reading)

@@ -23,6 +23,7 @@ require_relative "grittle/triangles/uk"
 require_relative "grittle/tests/vocabulary"
 require_relative "grittle/tests/cautions"
 require_relative "grittle/tests/catalogue"
+require_relative "grittle/tests/steps"
 require_relative "grittle/ribbon"
 require_relative "grittle/ribbon_set"
 require_relative "grittle/observations"
@@ -38,6 +39,7 @@ require_relative "grittle/keys/result"
 require_relative "grittle/keys/limit_sets"
 require_relative "grittle/keys/tiers"
 require_relative "grittle/keys/ribbon_notes"
+require_relative "grittle/keys/advice"
 require_relative "grittle/keys/ribbon_and_rub"
 require_relative "grittle/keys/opening"
 require_relative "grittle/keys/table_key"
@@ -48,9 +50,11 @@ require_relative "grittle/keys/texture_groups"
 require_relative "grittle/keys/length_alone"
 require_relative "grittle/keys/two_numbers"
 require_relative "grittle/keys"
+require_relative "grittle/regions"
 require_relative "grittle/agreement"
 require_relative "grittle/contradictions"
 require_relative "grittle/rules_of_thumb"
+require_relative "grittle/reworking"
 
 # The profile
 require_relative "grittle/profile/vocabulary"
@@ -80,14 +84,22 @@ module Grittle
 
   # What every system calls one composition.
   # @param composition [Composition]
-  # @return [Array<Hash>] one a system: "system", "code", "name", "group", "neighbours" (names), "distance" (percentage
-  #   points to the nearest line) and "near" (names of classes within 2)
-  def self.compare(composition)
+  # @param silt_limit [Numeric, nil] µm between silt and sand where it was measured; systems with another limit then get
+  #   an estimate of what they would have measured. nil takes the numbers as each system's own
+  # @param name [Hash] sand_grade, fragments, fragment_size: see {FullName#initialize}
+  # @return [Array<Hash>] one a system: "system", "code", "name", "full_name", "full_code", "group", "neighbours" (names),
+  #   "distance" (percentage points to the nearest line), "near" (names of classes within 2), "composition", "estimate"
+  # @raise [UnknownName]
+  def self.compare(composition, silt_limit: nil, **name)
     TRIANGLES.values.map do |triangle|
-      found = triangle.classify(composition)
-      { "system" => triangle.id, "code" => found.code, "name" => found.name, "group" => found.group,
-        "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
-        "distance" => triangle.distance_to_boundary(composition).round(1), "near" => triangle.near(composition).map(&:name) }
+      estimate = !silt_limit.nil? && silt_limit != triangle.silt_limit
+      here = estimate ? SiltLimit.convert(composition, from: silt_limit, to: triangle.silt_limit) : composition
+      found = triangle.classify(here)
+      full = FullName.new(found, **name)
+      { "system" => triangle.id, "code" => found.code, "name" => found.name, "full_name" => full.to_s, "full_code" => full.code,
+        "group" => found.group, "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
+        "distance" => triangle.distance_to_boundary(here).round(1), "near" => triangle.near(here).map(&:name),
+        "composition" => here.to_h.transform_values { |part| part.round(1) }, "estimate" => estimate }
     end
   end
 

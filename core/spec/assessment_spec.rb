@@ -35,6 +35,24 @@ RSpec.describe Grittle::Assessment do
     expect(found).to include("ribbon_and_rub" => nil, "sand_first" => "agree", "texture_groups" => nil, "two_numbers" => nil)
   end
 
+  # One set of answers by every key in turn: its own names, a scale to read ribbons on, and what to do about a limit.
+  {
+    "ribbon_and_rub" => [4, "On the limit: clay loam 92 %, clay 8 %.", "one_more"], "field_grades" => [7, /clay loam, sandy/, "one_more"],
+    "sand_first" => [5, "Clay loam.", "one_more"], "rolling" => [1, "15 of 15 classes are still possible.", "clear"],
+    "two_numbers" => [1, /clay loam 93 %/, "clear"], "texture_groups" => [5, "Moderately fine.", "clear"],
+    "length_alone" => [5, "On the limit: loam 65 %, clay 35 %.", "clear"]
+  }.each do |key, (tiers, sentence, advice)|
+    it "leads by #{key}" do
+      found = assess({ "ball_holds" => true, "ribbons" => ribbons(44, 47, 43), "wet_rub" => "neither", "grittiness" => "moderate",
+                       "sand_estimate" => { "percent" => 31 } }, key: key, system: "uk")
+      expect(found.ruler["tiers"].size).to eq tiers
+      expect(found.sentence).to match(sentence)
+      expect(found.main["advice"]["state"]).to match(advice)
+      expect(found.to_h["keys"].map { |one| one["key"] }.first).to eq key
+      expect(found.to_h["systems"].to_h { |one| [one["system"], one["class"]] }).to include("uk" => "clay loam", "canada" => "clay loam")
+    end
+  end
+
   it "leaves out figures of ribbons that all tore" do
     set = assess({ "ribbons" => ribbons(30, ended: "torn") }).to_h["ribbon_set"]
     expect(set).to include("verdict" => "all_torn", "count" => 0)
@@ -45,7 +63,7 @@ RSpec.describe Grittle::Assessment do
   { [52] => "make_another", [48, 52] => "make_another", [48, 50, 52] => "one_more", [48, 50, 52, 50] => "one_more",
     [48, 50, 52, 50, 50] => "on_the_limit", [70, 70, 70] => "clear", [90] => "make_another" }.each do |lengths, state|
     it "advises #{state} after #{lengths.join(', ')} mm" do
-      expect(assess({ "ball_holds" => true, "ribbons" => ribbons(*lengths) }).key.to_h["advice"]["state"]).to eq state
+      expect(assess({ "ball_holds" => true, "ribbons" => ribbons(*lengths) }).main["advice"]["state"]).to eq state
     end
   end
 

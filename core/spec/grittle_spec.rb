@@ -22,9 +22,23 @@ RSpec.describe Grittle do
     end
   end
 
-  # A key may only ask what somebody can answer at the bench; the bench walks the flow key so far.
-  it "asks at the bench for everything the bench's key asks" do
-    asked = Grittle::Tests::Catalogue::STEPS.flat_map { |step| step[:tests] } + ["moisture_rounds"]
-    expect(Grittle::Keys::RibbonAndRub::ASKS - asked).to be_empty
+  # Silt measured to 20 µm, as Australian laboratories do, is an estimate everywhere else; clay stays what it is.
+  it "compares a composition measured to another limit of silt as an estimate, with its grade of sand" do
+    measured = Grittle::Composition.new(sand: 80, clay: 5)
+    found = described_class.compare(measured, silt_limit: 20, sand_grade: "fine").to_h { |one| [one["system"], one] }
+    expect(found["usda"]).to include("estimate" => true, "full_name" => "fine sandy loam",
+                                     "composition" => { sand: 64.1, silt: 30.9, clay: 5.0 })
+    expect(described_class.compare(measured, silt_limit: 60).to_h { |one| [one["system"], one["estimate"]] })
+      .to eq("usda" => true, "canada" => true, "fao_wrb" => true, "uk" => false)
+    expect(described_class.compare(measured).map { |one| one["estimate"] }).to all be(false)
+  end
+
+  # Whatever key leads, every test can be made, at one step of its path and no other.
+  described_class.keys.each do |key|
+    it "has a step for every test on the path of #{key::NAME.downcase}" do
+      path = Grittle::Tests::Steps.of(key::ID)
+      expect(path.flat_map { |step| step[:tests] }).to match_array(Grittle::Tests::Vocabulary::ALL.keys)
+      expect(path.map { |step| step[:id] }).to start_with("prepare").and end_with("more", "assign")
+    end
   end
 end

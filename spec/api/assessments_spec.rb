@@ -20,7 +20,9 @@ RSpec.describe "/api/assessments" do
 
   it "hands the page its words" do
     words = api_get("/api/catalogue")
-    expect(words["classes"].size).to eq 12
-    expect(words["steps"].map { |step| step["id"] }).to eq %w[prepare moisten ball ribbon rub more assign]
+    keys = words["keys"].to_h { |key| [key["id"], key] }
+    expect(keys["rolling"]["steps"].map { |step| step["id"] }).to eq %w[prepare moisten ball wire rub ribbon more assign]
+    expect(keys["two_numbers"]["codes"]["uk"].size).to eq 11
+    expect(words["names"].map { |name| name.values_at("system", "code") }.uniq.size).to eq words["names"].size
   end
 end

@@ -32,7 +32,7 @@ RSpec.describe "/api/readings" do
 
     history = api_get("/api/readings/#{reading['id']}/history")["entries"]
     expect(history.map { |entry| entry.values_at("what", "text", "standing") }).to include(
-      ["wet_rub", "neither, or both", false], ["wet_rub", "very smooth", true],
+      ["wet rub", "neither, or both", false], ["wet rub", "very smooth", true],
       ["ribbon", "41 mm, broke", false], ["ribbon", "4.6 cm, broke", true], ["ribbon", "44 mm, broke", false]
     )
   end
@@ -113,5 +113,76 @@ RSpec.describe "/api/readings" do
   it "refuses an eleventh ribbon" do
     reading = push(begin_reading, *[40] * 10)
     expect(push(reading, 40)).to be_refused(422, "/length", /10 ribbons are enough/)
+  end
+
+  describe "method" do
+    let(:reading) { give(push(give(begin_reading, ball_holds: true), 44, 47, 45), wet_rub: "neither", grittiness: "moderate") }
+
+    def change(reading, **fields) = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], **fields })
+
+    it "switches the key and loses nothing" do
+      changed = change(reading, key: "field_grades")
+      expect(changed["observations"]).to eq reading["observations"]
+      expect(changed["assessment"]["keys"].first).to include("key" => "field_grades", "system" => "australia")
+      back = change(changed, key: "ribbon_and_rub")
+      expect(back["assessment"]).to eq reading["assessment"]
+    end
+
+    it "stands at More where the new key's path has no such step" do
+      api_put("/api/readings/#{reading['id']}/place", { step: "rub" })
+      changed = change(api_get("/api/readings/#{reading['id']}"), key: "two_numbers", system: "uk", curve: "cautious")
+      expect(changed["step"]).to eq "more"
+      expect(changed["method"]).to include("key" => "two_numbers", "system" => "uk", "curve" => "cautious")
+    end
+
+    it "assigns only what the key can name, in its names" do
+      grades = change(reading, key: "field_grades")
+      expect(assign(grades, "SICL", reason: "By eye.")).to be_refused(422, "/class", /no class “SICL”/)
+      assigned = assign(grades, "LC", reason: "By eye.")["assigned"]
+      expect(assigned).to include("name" => "light clay", "system" => "australia", "key" => "field_grades", "override" => true)
+    end
+
+    { key: "guess", system: "moon", curve: "straight" }.each do |field, value|
+      it("refuses the #{field} “#{value}”") { expect(change(reading, field => value)).to be_refused(422, "/#{field}", /“#{value}”/) }
+    end
+
+    it "is the profile's to begin with" do
+      profile = profile_with(["Ap", 0, 20], key: "two_numbers", system: "canada", older_grades: true)
+      expect(begin_reading(profile.horizons.first)["method"])
+        .to include("key" => "two_numbers", "system" => "canada", "older_grades" => true)
+      expect(api_get("/api/profiles/#{profile.id}")["method_name"]).to eq "Two numbers, Canada"
+    end
+  end
+
+  it "keeps a ribbon's shape, its minute, and whether it carried itself" do
+    reading = push(begin_reading, 44, thickness_mm: 2.5, width_mm: 10, working_minute: 1.5, carried_own_weight: true)
+    expect(reading["ribbons"].first).to include("width_mm" => 10.0, "working_minute" => 1.5, "carried_own_weight" => true)
+    expect(reading["observations"]["ribbons"].first).to include("thickness_mm" => 2.5, "width_mm" => 10.0, "working_minute" => 1.5)
+    refused = push(reading, 44, width_mm: 900)
+    expect(refused).to be_refused(422, "/width_mm", /1 to 60 mm wide, not 900/)
+  end
+
+  it "hides what was expected until a class is assigned, in the record too" do
+    reading = give(push(give(begin_reading, ball_holds: true), 60, 61, 62), wet_rub: "neither")
+    reading = api_put("/api/readings/#{reading['id']}/expectation", { version: reading["version"], code: "CL" })
+    expect(reading["expected"]).to eq("hidden" => true)
+    said = -> { api_get("/api/readings/#{reading['id']}/history")["entries"].find { |entry| entry["what"] == "expected" }["text"] }
+    expect(said.call).to eq "hidden until a class is assigned"
+    expect(assign(reading, "C")["expected"]).to eq("hidden" => false, "code" => "CL", "name" => "clay loam", "agreement" => "one_off")
+    expect(said.call).to eq "CL"
+    expect(api_put("/api/readings/#{reading['id']}/expectation", { version: 99, code: "moss" }).keys).to include "detail"
+  end
+
+  it "keeps both sides of a contradiction with the reason, and takes that back" do
+    reading = give(push(give(begin_reading, ball_holds: true), 60, 61, 62), stickiness: "non")
+    keep = lambda do |on, reason, rule: "long_ribbon_not_sticky"|
+      api_patch("/api/readings/#{on['id']}", { version: on["version"], kept: { rule: rule, reason: reason } })
+    end
+    kept = keep[reading, "Salt on the hand."]
+    expect(kept["assessment"]["contradictions"].first).to include("kept" => "Salt on the hand.", "decides" => /If it sticks/)
+    expect(keep[kept, nil]["assessment"]["contradictions"].first["kept"]).to be_nil
+    now = api_get("/api/readings/#{reading['id']}")
+    expect(keep[now, " "]).to be_refused(422, "/kept/reason", /one line why/)
+    expect(keep[now, "So.", rule: "moon"]).to be_refused(422, "/rule", /no rule “moon”/)
   end
 end

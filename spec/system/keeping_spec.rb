@@ -62,7 +62,7 @@ RSpec.describe "Nothing is lost" do
     end
     expect(page).to have_css("[data-test='moist_clod'] [aria-pressed='true']", text: "Loose")
     expect_saved
-    words = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist_clod" }
+    words = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist clod" }
     expect(words.map { |entry| entry.values_at("text", "standing") }).to eq [["firm", false], ["loose", true]]
   end
 

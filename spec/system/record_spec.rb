@@ -27,7 +27,7 @@ RSpec.describe "The record of a reading" do
     find("nav[aria-label='Steps of this reading'] button", text: "Assign").click
     type("h")
     within("[role='dialog']") do
-      expect(page).to have_css("tr", text: /ball holds\s+yes\s+Olm/)
+      expect(page).to have_css("tr", text: /ball\s+yes\s+Olm/)
       expect(page).to have_css("s", text: "40 mm, broke").and have_css("s", text: "44 mm, broke")
       expect(page).to have_css("td", text: "46 mm, folded")
     end

@@ -44,6 +44,7 @@ RSpec.describe "One profile, textured from pit to class" do
     press "Very gritty"
     press "Moderate"
     press "Next: more tests"
+    click_button(text: /\Aplasticity/i)
     find("[data-test='plasticity'] button", text: /\A4 mm/).click
     press "Next: assign the class"
     press "Other class"

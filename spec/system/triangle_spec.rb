@@ -34,4 +34,14 @@ RSpec.describe "The triangle" do
     expect(page).to have_field("Clay", with: "50")
     expect(page).to have_css("[data-system='usda']", text: "clay\nC, fine")
   end
+
+  it "names the grade of the sand, and estimates what another limit of silt would have measured" do
+    visit "/triangle?sand=70&clay=10"
+    find("[role='radio']", text: "Very fine").click
+    expect(page).to have_css("[data-system='usda']", text: /very fine sandy loam/i).and have_no_css("[data-estimate]")
+    find("[role='radio']", text: "60 µm").click
+    expect(page).to have_css("[data-system='usda'] [data-estimate]", text: "An estimate: silt to 50 µm would be")
+    expect(page).to have_no_css("[data-system='uk'] [data-estimate]")
+    expect(page).to have_current_path(/limit=60&grade=very_fine/, url: true)
+  end
 end

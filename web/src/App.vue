@@ -7,7 +7,7 @@ const catalogue = useCatalogue()
 </script>
 
 <template>
-  <GrainDefs v-if="catalogue.data.value" :classes="catalogue.data.value.classes" />
+  <GrainDefs v-if="catalogue.data.value" :names="catalogue.data.value.names" />
   <RouterView v-if="catalogue.data.value" />
   <PageState v-else :error="catalogue.error.value" @retry="catalogue.refetch()" />
 </template>

@@ -6,6 +6,8 @@ export const router = createRouter({
     { path: '/', name: 'fieldbook', component: () => import('./fieldbook/FieldbookPage.vue'), meta: { title: 'Fieldbook' } },
     { path: '/profiles/:id(\\d+)', name: 'section', component: () => import('./section/SectionPage.vue'), meta: { title: 'Section' } },
     { path: '/readings/:id(\\d+)', name: 'bench', component: () => import('./bench/BenchPage.vue'), meta: { title: 'Bench' } },
+    { path: '/readings/:id(\\d+)/schools', name: 'schools', component: () => import('./schools/SchoolsPage.vue'), props: ({ params }) => ({ id: Number(params.id) }), meta: { title: 'What the schools say' } },
+    { path: '/tests', name: 'tests', component: () => import('./tests/TestsPage.vue'), meta: { title: 'Tests' } },
     { path: '/triangle', name: 'triangle', component: () => import('./triangle/TrianglePage.vue'), meta: { title: 'Triangle' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/NowherePage.vue'), meta: { title: 'Nothing here' } },
   ],

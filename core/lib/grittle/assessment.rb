@@ -10,45 +10,51 @@ module Grittle
     # @param key [String] the main key: the one that is assigned by
     # @param limit_set [String] which limits the flow key goes by
     # @param ribbon_counts_from [String] what counts as a ribbon at all, in the flow key
+    # @param older_grades [Boolean] whether the field grades include sandy clay and silty clay, as the list of 1979 does
     # @param curve [String] which curve makes clay of a ribbon, in the two numbers
     # @param unit [String] unit of lengths in sentences
     # @raise [UnknownName]
     def initialize(observations, system: "usda", key: "ribbon_and_rub", limit_set: Keys::LimitSets::DEFAULT,
-                   ribbon_counts_from: Keys::LimitSets::DEFAULT_COUNTS_FROM, curve: Curves::DEFAULT, unit: "mm")
+                   ribbon_counts_from: Keys::LimitSets::DEFAULT_COUNTS_FROM, older_grades: false, curve: Curves::DEFAULT, unit: "mm")
       @observations = observations
       @triangle = Grittle.triangle(system)
-      @options = { ribbon_counts_from: ribbon_counts_from, curve: Curves[curve].id, system: system, unit: unit }
+      @options = { ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: Curves[curve].id, system: system,
+                   unit: unit }
+      @limit_set = limit_set
       @walk = Keys[key].new(observations, limit_set: limit_set, **@options)
       @key = @walk.result
-      @limit_set = limit_set
     end
 
     # @return [Array<Keys::Result>] every key, the main one first
-    def keys
-      @keys ||= [key, *(Keys::ALL - [@walk.class]).map { |other| other.new(observations, limit_set: @limit_set, **@options).result }]
-    end
+    def keys = @keys ||= walks.map { |walk| walk == @walk ? key : walk.result }
 
     # @return [Hash] names and values of the wire, lengths in mm
     def to_h
       {
         "rules_version" => RULES_VERSION,
         "ribbon_set" => ribbon_set,
+        "reworked" => Reworking.of(observations, **@options),
         "curves" => curves,
+        "curve_spread" => set && Curves.spread(set.mean).round(1),
         "keys" => keys.map { |result| result == key ? main : named(result) },
+        "limit_sets" => limit_sets,
+        "systems" => systems,
         "contradictions" => Contradictions.new(observations, keys).to_a,
         "rules_of_thumb" => RulesOfThumb.for(observations)
       }
     end
 
-    # @return [Hash] the main key as on the wire, with what each limit set says of the same observations
-    def main = named(key).merge("limit_sets" => limit_sets, "sentence" => sentence)
+    # @return [Hash] the main key as on the wire, with the odds of its tiers of length and what to do about a limit
+    def main
+      { "tiers" => tier_odds }.merge(named(key)).merge("sentence" => sentence, "advice" => advice)
+    end
 
     # @return [Hash, nil] the ribbon set as on the wire, with the odds at the main key's limits
     def ribbon_set
       set = observations.ribbon_set or return
       return set.to_h if set.empty?
 
-      limits = @walk.limits.map do |limit|
+      limits = @walk.tiers.limits.select { |limit| limit.mm.positive? }.map do |limit|
         { "key" => key.key, "limit_mm" => limit.mm, "probability_above" => set.probability_above(limit.mm).round(3) }
       end
       set.to_h.merge("limits" => limits)
@@ -56,7 +62,7 @@ module Grittle
 
     # @return [String] what the key says, for a person
     def sentence
-      names = key.outcomes.map { |code, weight| [@walk.class.name_of(code), (100 * weight).round] }
+      names = key.outcomes.map { |code, weight| [@walk.class.name_of(code, key.system), (100 * weight).round] }
       return open_sentence if names.empty?
       return "#{names.first.first.capitalize}." if names.size == 1
 
@@ -64,42 +70,69 @@ module Grittle
     end
 
     # @return [Hash] what a ruler shows: the key's tiers, and the bell of the true length
-    def ruler
-      set = observations.ribbon_set
-      { "tiers" => @walk.tiers.to_a, "density" => set && !set.empty? ? set.density : [] }
+    def ruler = { "tiers" => @walk.tiers.to_a, "density" => set ? set.density : [] }
+
+    # Whether another name stands for the same soil as the main key's first outcome.
+    # @return [String, nil] "agree", "one_off" or "two_off"; nil while the key is not at its end, or names a group
+    def agreement_with(system, code)
+      return if key.outcomes.empty? || !Agreement::KEYS.include?(key.key)
+
+      Agreement.of([key.system, key.outcomes.first.first], [system, code]).to_s
     end
 
     private
 
+    def walks
+      @walks ||= [@walk, *(Keys::ALL - [@walk.class]).map { |other| other.new(observations, limit_set: @limit_set, **@options) }]
+    end
+
     # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.
     def named(result)
       owner = Keys[result.key]
-      outcomes = result.outcomes.map { |code, weight| { "code" => code, "name" => owner.name_of(code), "weight" => weight.round(3) } }
+      outcomes = result.outcomes.map do |code, weight|
+        { "code" => code, "name" => owner.name_of(code, result.system), "weight" => weight.round(3) }
+      end
       result.to_h.merge("name" => owner::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
     end
 
-    # @return [String, nil] "agree", "one_off" or "two_off"; nil for the main key, groups, and keys not at their end
+    # nil for the main key, groups, and keys not at their end
     def agreement(result)
-      return if result == key || key.outcomes.empty? || result.outcomes.empty? || !Agreement::KEYS.include?(result.key)
+      return if result == key || result.outcomes.empty? || !Agreement::KEYS.include?(result.key)
 
-      Agreement.of(*[key, result].map { |one| [one.system, one.outcomes.first.first] }).to_s
+      agreement_with(result.system, result.outcomes.first.first)
     end
 
-    def curves
-      set = observations.ribbon_set
-      set.nil? || set.empty? ? [] : Curves.of(set.mean)
+    def set
+      made = observations.ribbon_set
+      made unless made.nil? || made.empty?
     end
 
-    # What each limit set says of the same observations.
+    def curves = set ? Curves.of(set.mean) : []
+    def advice = Keys::Advice.for(set, @walk.tiers, @options[:unit])
+    def tier_odds = set ? @walk.tiers.odds(set).map { |tier, odds| { "tier" => tier, "odds" => odds.round(3) } } : []
+
+    # What each limit set of the flow key says of the same observations.
     def limit_sets
       Keys::LimitSets::ALL.map do |name, limits|
-        result = Keys::RibbonAndRub.new(observations, limit_set: name, **@options).result.to_h
-        { "limit_set" => name, "name" => limits[:name] }.merge(result.slice("outcomes", "possible", "tiers", "on_the_limit"))
+        result = Keys::RibbonAndRub.new(observations, limit_set: name, **@options).result
+        { "limit_set" => name, "name" => limits[:name] }
+          .merge(named(result).slice("outcomes", "possible", "tiers", "on_the_limit", "agreement"))
+      end
+    end
+
+    # What each system calls the two numbers, once there are two.
+    def systems
+      composition = walks.find { |walk| walk.is_a?(Keys::TwoNumbers) }.composition or return []
+
+      TRIANGLES.values.map do |triangle|
+        found, *near = triangle.near(composition)
+        { "system" => triangle.id, "name" => triangle.name, "code" => found.code, "class" => found.name,
+          "near" => near.map(&:name), "agreement" => agreement_with(triangle.id, found.code) }
       end
     end
 
     def open_sentence
-      "#{key.possible.size} of #{Grittle.triangle(key.system).classes.size} classes are still possible."
+      "#{key.possible.size} of #{@walk.class.codes(key.system).size} classes are still possible."
     end
   end
 end

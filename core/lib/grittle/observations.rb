@@ -16,12 +16,20 @@ module Grittle
       @ribbons = build_ribbons
       raise InvalidObservations, @problems unless @problems.empty?
 
-      @ribbon_set = @ribbons && RibbonSet.new(@ribbons)
+      late, early = (@ribbons || []).partition(&:reworked?)
+      # Worked ten minutes is another state of the soil: never averaged with the first, and the first is the one that counts.
+      @ribbon_set, @reworked_set = (early.empty? ? [late, []] : [early, late]).map { |made| RibbonSet.new(made) unless made.empty? }
       freeze
     end
 
-    # @return [RibbonSet, nil]
+    # @return [RibbonSet, nil] the ribbons that count
     attr_reader :ribbon_set
+
+    # @return [RibbonSet, nil] ribbons made after ten minutes' working, beside earlier ones
+    attr_reader :reworked_set
+
+    # @return [Observations] the same, with the ribbons of the ten minutes alone
+    def reworked = Observations.new(to_h.merge("ribbons" => @ribbons.select(&:reworked?).map(&:to_h)))
 
     # @return [Object, nil] the value as given
     def [](name) = @values[name]

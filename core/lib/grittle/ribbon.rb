@@ -26,6 +26,12 @@ module Grittle
     # A ribbon torn by a sticky hand is kept but does not count.
     def torn? = ended == "torn"
 
+    # Made after ten minutes of working.
+    def reworked? = !working_minute.nil? && working_minute >= Reworking::MINUTES
+
+    # @return [Hash{String=>Object}] as on the wire
+    def to_h = FIELDS.to_h { |name| [name, public_send(name)] }.compact
+
     # Its length is then only a lower bound: the next one wants to be thinner.
     def never_broke? = ended == "never_broke"
 

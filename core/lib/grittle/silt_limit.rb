@@ -8,6 +8,9 @@ module Grittle
     # µm: clay ends and sand ends here in every system of the core.
     CLAY_UM = 2
     SAND_UM = 2000
+    # µm between silt and sand that laboratories measure to, and who does. [published with each system; the Australian
+    # one from memory: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009]
+    MEASURED = { 20 => "Australia", 50 => "USDA, Canada", 60 => "United Kingdom", 63 => "International" }.freeze
 
     module_function
 

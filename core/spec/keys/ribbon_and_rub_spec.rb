@@ -44,7 +44,7 @@ RSpec.describe Grittle::Keys::RibbonAndRub do
   end
 
   it "says what each limit set makes of one ribbon of 55 mm" do
-    sets = Grittle.assess(holding(55, "neither")).to_h["keys"].first["limit_sets"]
+    sets = Grittle.assess(holding(55, "neither")).to_h["limit_sets"]
     first = sets.to_h { |set| [set["limit_set"], set["tiers"].max_by { |tier| tier["odds"] }["tier"]] }
     expect(first).to eq("metric" => "strong", "inch_tiers" => "strong", "contest" => "medium")
   end

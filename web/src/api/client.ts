@@ -8,12 +8,12 @@ export type Profile = Schemas['Profile']
 export type Horizon = Schemas['Horizon']
 export type Site = Schemas['Site']
 export type Catalogue = Schemas['Catalogue']
-export type TextureClass = Schemas['TextureClass']
+export type Naming = Schemas['Naming']
 export type ReadingSummary = Schemas['ReadingSummary']
 
 type KeyResult = Schemas['KeyResult']
 /** The key a reading is assigned by: what the server says of it beside what it says of every key. */
-export type MainKey = KeyResult & Required<Pick<KeyResult, 'limit_set' | 'tiers' | 'limit_sets' | 'sentence'>> & { advice: NonNullable<KeyResult['advice']> | null }
+export type MainKey = KeyResult & Required<Pick<KeyResult, 'tiers' | 'sentence'>> & { advice: NonNullable<KeyResult['advice']> | null }
 
 /** The main key of a reading; the server puts it first. */
 export const mainKey = (reading: Reading): MainKey => reading.assessment.keys[0] as MainKey

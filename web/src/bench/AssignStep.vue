@@ -7,19 +7,21 @@ import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
 import SetScale from './SetScale.vue'
-import { useAnswers } from './useAnswers'
+import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 
 // The key proposes, the person decides. Solid ink is what was assigned; dashed is what the key says.
 const bench = useBench()
-const { words } = useAnswers()
 const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
-const keyName = computed(() => words.value.keys.find(({ id }) => id === key.value.key)?.name ?? '')
-const nameOf = (code: string) => words.value.classes.find((c) => c.code === code)?.name ?? code
+const { key: leading, nameOf, named, names, lines, short } = useNaming()
+// A class given by another key stands for itself; it has no place among this one's.
+const assignedHere = computed(() => (reading.value.assigned?.system === key.value.system ? reading.value.assigned.code : null))
+const AGREEMENT: Record<string, string> = { agree: 'it agrees', one_off: 'one class off', two_off: 'two classes off' }
+const expected = computed(() => reading.value.expected)
 const percent = (weight: number) => Math.round(weight * 100)
 const phone = useMediaQuery('(max-width: 720px)')
-const sets = computed(() => key.value.limit_sets.filter(({ outcomes }) => outcomes.length))
+const sets = computed(() => (key.value.key === 'ribbon_and_rub' ? reading.value.assessment.limit_sets.filter(({ outcomes }) => outcomes.length) : []))
 </script>
 
 <template>
@@ -29,17 +31,18 @@ const sets = computed(() => key.value.limit_sets.filter(({ outcomes }) => outcom
         <span class="text-pencil leading-tight">You assigned</span>
         <span class="text-4xl font-extrabold leading-none first-letter:uppercase">{{ reading.assigned.name }}</span>
         <span v-if="reading.assigned.override" class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight">Not the key's class. {{ reading.assigned.reason }}</span>
+        <span v-if="expected && !expected.hidden" class="leading-tight" data-expected>You expected {{ expected.name }}: {{ AGREEMENT[expected.agreement ?? ''] }}.</span>
       </p>
       <h1 class="leading-tight" :class="reading.assigned ? 'text-2xl' : 'text-[2.125rem]'">{{ key.outcomes.length ? (key.on_the_limit ? 'On the limit' : 'The key says') : 'The key is not at its end' }}</h1>
       <ul v-if="key.outcomes.length" class="grid gap-2 border-t-2 border-ink pt-2">
         <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] gap-x-3 items-center leading-tight">
           <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}</span><b class="text-right text-2xl whitespace-nowrap">{{ key.outcomes.length > 1 ? `${percent(o.weight)} %` : '' }}</b>
-          <svg class="col-span-2 w-full mt-1" height="26" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="26" /><rect :width="`${percent(o.weight)}%`" height="26" :fill="fillOf(o.code)" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="24" /></svg>
+          <svg class="col-span-2 w-full mt-1" height="26" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="26" /><rect :width="`${percent(o.weight)}%`" height="26" :fill="fillOf(named(o.code))" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="24" /></svg>
         </li>
       </ul>
-      <p v-else class="border-t-2 border-ink pt-2">Still possible: {{ key.possible.map(nameOf).join(', ') }}. Answer the open step, or give the class yourself with a reason.</p>
+      <p v-else class="border-t-2 border-ink pt-2">Still possible: {{ key.possible.map(nameOf).join(', ') }}. The key asks for {{ short(key.next_question) }}; or give the class yourself with a reason.</p>
       <AssignActions v-if="phone" />
-      <p class="border-t-2 border-ink pt-2 leading-snug"><span class="font-semibold">{{ keyName }}:</span> {{ key.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}.</p>
+      <p class="border-t-2 border-ink pt-2 leading-snug"><span class="font-semibold">{{ leading.name }}:</span> {{ key.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}.</p>
       <table v-if="sets.length" class="w-full leading-tight border-t-2 border-ink">
         <caption class="text-left font-extrabold py-2">The same ribbons by each limit set</caption>
         <tbody>
@@ -51,7 +54,7 @@ const sets = computed(() => key.value.limit_sets.filter(({ outcomes }) => outcom
       </table>
     </div>
     <figure class="grid gap-2 content-start">
-      <TextureTriangle :classes="words.classes" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="reading.assigned?.code" :width="phone ? 366 : 456" axes names />
+      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :width="phone ? 366 : 456" axes names />
       <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span>A class is a region: no point is measured.</span></figcaption>
       <SetScale v-if="reading.assessment.ribbon_set?.mean_mm !== undefined" :reading="reading" :unit="bench.unit.value" class="border-t-2 border-ink pt-2 mt-1 [&>svg]:max-w-[20rem]" />
     </figure>

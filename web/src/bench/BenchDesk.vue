@@ -4,7 +4,6 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { mainKey, request, type Reading } from '@/api'
-import PageState from '@/shared/PageState.vue'
 import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
@@ -20,22 +19,22 @@ import SpineColumn from './SpineColumn.vue'
 import StepPath from './StepPath.vue'
 import { useStepSummaries } from './useStepSummaries'
 import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
-import { provideReading, useReading } from './useReading'
+import { useNaming } from './useNaming'
+import { useBench } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 
-const props = defineProps<{ id: number }>()
 const router = useRouter()
-const bench = useReading(props.id)
-provideReading(bench)
+const bench = useBench()
 listenForBenchKeys()
 
-const reading = bench.reading
-const { steps, words } = useStepSummaries(bench)
+const reading = computed(() => bench.reading.value!)
+const { steps, words } = useStepSummaries()
+const { key: leading } = useNaming()
 const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
 // Where the key has ended early, at sand or loamy sand, the next step is to assign.
 const next = computed(() => {
   const { ball_holds: ball, ribbon_forms: ribbon } = bench.observations.value
-  const ended = reading.value && mainKey(reading.value).outcomes.length && !reading.value.ribbons.length
+  const ended = mainKey(reading.value).outcomes.length && !reading.value.ribbons.length
   const early = ended && ((bench.step.value === 'ball' && ball === false) || (bench.step.value === 'ribbon' && ribbon === false))
   return early ? steps.value.at(-1) : steps.value[index.value + 1]
 })
@@ -45,25 +44,29 @@ const keys = ref(false)
 const method = ref(false)
 const going = ref(false)
 
-const title = computed(() => reading.value?.horizon?.designation ?? reading.value?.label ?? 'Quick reading')
+const title = computed(() => reading.value.horizon?.designation ?? reading.value.label ?? 'Quick reading')
 const place = computed(() => {
-  const { horizon, profile } = reading.value ?? {}
+  const { horizon, profile } = reading.value
   return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
 })
 const methodLine = computed(() => {
-  const set = words.value.limit_sets.find(({ value }) => value === reading.value!.method.limit_set)?.name.toLowerCase()
-  const people = [reading.value!.hand && `hand ${reading.value!.hand}`, reading.value!.pen && `pen ${reading.value!.pen}`].filter(Boolean).join(', ')
-  return `${words.value.keys.find(({ id }) => id === reading.value!.method.key)?.name}, ${set}${people ? `; ${people}` : ''}`
+  const { limit_set, system } = reading.value.method
+  const choice: Record<string, string | undefined> = {
+    ribbon_and_rub: words.value.limit_sets.find(({ value }) => value === limit_set)?.name.toLowerCase(),
+    two_numbers: words.value.systems.find(({ value }) => value === system)?.name,
+  }
+  const people = [reading.value.hand && `hand ${reading.value.hand}`, reading.value.pen && `pen ${reading.value.pen}`].filter(Boolean).join(', ')
+  return [leading.value.name, choice[leading.value.id]].filter(Boolean).join(', ') + (people ? `; ${people}` : '')
 })
-const back = computed(() => (reading.value?.profile ? `/profiles/${reading.value.profile.id}` : '/'))
-const NEXT: Record<string, string> = { moisten: 'wet and knead', ball: 'squeeze a ball', ribbon: 'push ribbons', rub: 'rub a pinch', more: 'more tests', assign: 'assign the class' }
-const last = computed(() => (reading.value?.next_horizon ? `Go on with ${reading.value.next_horizon.designation}` : reading.value?.profile ? 'See the section' : 'To the fieldbook'))
+const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/'))
+const NEXT: Record<string, string> = { wire: 'roll a wire', sand: 'narrow the sand', moisten: 'wet and knead', ball: 'squeeze a ball', ribbon: 'push ribbons', rub: 'rub a pinch', more: 'more tests', assign: 'assign the class' }
+const last = computed(() => (reading.value.next_horizon ? `Go on with ${reading.value.next_horizon.designation}` : reading.value.profile ? 'See the section' : 'To the fieldbook'))
 const waits = computed(() => `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`)
 const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
 
 async function goOn(): Promise<void> {
   if (next.value) return bench.goTo(next.value.id)
-  const following = reading.value?.next_horizon
+  const following = reading.value.next_horizon
   if (!following) return void router.push(back.value)
   if (following.reading_id) return void router.push(`/readings/${following.reading_id}`)
   if (going.value) return
@@ -83,19 +86,18 @@ function goBack(): void {
 }
 
 useBenchKeys((key) => {
-  if (!reading.value) return false
   if (key === 'Enter') void goOn()
   else if (key === 'Backspace') goBack()
   else if (key === '?') keys.value = true
   else if (key === 'm') method.value = true
+  else if (key === 's') void router.push(`/readings/${reading.value.id}/schools`)
   else return false
   return true
 })
 </script>
 
 <template>
-  <PageState v-if="!reading" :error="bench.query.error.value" @retry="bench.query.refetch()" />
-  <div v-else class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]">
+  <div class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]">
     <header class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1">
       <RouterLink :to="back" class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14">
         <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span><span class="max-desk:sr-only block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>

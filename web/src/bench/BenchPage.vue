@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import BenchDesk from './BenchDesk.vue'
+import BenchReading from './BenchReading.vue'
 
 // One reading. The desk is made anew for each, so nothing of one sample is carried over to the next.
 const route = useRoute()
@@ -9,5 +9,5 @@ const id = computed(() => Number(route.params.id))
 </script>
 
 <template>
-  <BenchDesk :id="id" :key="id" />
+  <BenchReading :id="id" :key="id" />
 </template>

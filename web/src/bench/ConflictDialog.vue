@@ -3,11 +3,13 @@ import { computed } from 'vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import type { Reading } from '@/api'
 import { useAnswers } from './useAnswers'
+import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 
 // Two windows changed one reading: both are shown, and the person chooses. Nothing is lost until then.
 const bench = useBench()
 const { words, word } = useAnswers()
+const { nameOf } = useNaming()
 const conflict = computed(() => bench.conflict.value)
 
 const label = (name: string) => words.value.tests.find((test) => test.name === name)?.ask ?? name.replaceAll('_', ' ')
@@ -33,7 +35,7 @@ const yours = computed(() => {
   if (write.answers && Object.keys(write.answers).length) return Object.entries(write.answers).map(([name, value]) => ({ label: label(name), text: say(name, value) }))
   const { length, unit, code, reason } = write.body as Record<string, string | number | undefined>
   if (length !== undefined) return [{ label: label('ribbons'), text: `${length} ${unit}` }]
-  if (code) return [{ label: 'Assigned', text: [words.value.classes.find((c) => c.code === code)?.name, reason].filter(Boolean).join(': ') }]
+  if (code) return [{ label: 'Assigned', text: [nameOf(String(code)), reason].filter(Boolean).join(': ') }]
   return [{ label: write.method === 'DELETE' ? 'Ribbon' : 'Change', text: write.method === 'DELETE' ? 'taken back' : Object.values(write.body).join(', ') }]
 })
 </script>

@@ -1,23 +1,34 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useWords } from '@/api'
+import { computed, ref } from 'vue'
+import KeepBothDialog from './KeepBothDialog.vue'
+import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 
-// Tests that speak against each other, each with the way to the test to repeat.
+// Tests that speak against each other, each with the way to the test to repeat and what that would decide. A person may keep
+// both and say why; then it stands quietly.
 const bench = useBench()
-const words = useWords()
+const { steps, test } = useAnswers()
 const found = computed(() => bench.reading.value!.assessment.contradictions)
-const stepOf = (test: string) => words.value.steps.find(({ tests }) => tests.includes(test))
-const repeats = (tests: string[]) => tests.map(stepOf).filter((step, i, all) => step && step.id !== bench.step.value && all.indexOf(step) === i)
+const doubtful = computed(() => found.value.filter(({ kept }) => !kept))
+const kept = computed(() => found.value.filter(({ kept }) => kept))
+const stepOf = (name: string) => steps.value.find(({ tests }) => tests.includes(name))?.id
+const repeats = (tests: string[]) => tests.filter((name) => stepOf(name) && !(stepOf(name) === bench.step.value && (bench.step.value !== 'more' || bench.test.value === name)))
+const keeping = ref<string>()
 </script>
 
 <template>
   <ul v-if="found.length" class="grid gap-1.5">
-    <li v-for="c in found" :key="c.rule" class="border-l-8 border-iron bg-warn pl-3 pr-2 py-1.5 leading-tight" :data-contradiction="c.rule">
-      {{ c.sentence }}
-      <span v-if="repeats(c.repeat).length" class="flex flex-wrap gap-x-4">
-        <button v-for="s in repeats(c.repeat)" :key="s!.id" type="button" class="min-h-14 min-w-14 font-semibold underline underline-offset-4" @click="bench.goTo(s!.id)">Repeat: {{ s!.name.toLowerCase() }}</button>
+    <li v-for="c in doubtful" :key="c.rule" class="border-l-8 border-iron bg-warn pl-3 pr-2 pt-1.5 leading-tight" :data-contradiction="c.rule">
+      {{ c.sentence }} <span class="text-pencil">{{ c.decides }}</span>
+      <span class="flex flex-wrap gap-x-4">
+        <button v-for="name in repeats(c.repeat)" :key="name" type="button" class="min-h-14 min-w-14 font-semibold underline underline-offset-4" @click="bench.goTo(stepOf(name)!, name)">Repeat: {{ test(name).short }}</button>
+        <button type="button" class="min-h-14 min-w-14 underline underline-offset-4" @click="keeping = c.rule">Keep both</button>
       </span>
     </li>
+    <li v-for="c in kept" :key="c.rule" class="border-l-2 border-pencil pl-3 leading-tight text-pencil" :data-kept="c.rule">
+      {{ c.sentence }} Both kept: {{ c.kept }}
+      <button type="button" class="min-h-14 px-1 underline underline-offset-4" :aria-label="`Take back, both kept: ${c.sentence}`" @click="bench.keepBoth(c.rule, null)">Take back</button>
+    </li>
   </ul>
+  <KeepBothDialog v-if="keeping" :rule="keeping" :sentence="found.find(({ rule }) => rule === keeping)?.sentence ?? ''" @close="keeping = undefined" />
 </template>

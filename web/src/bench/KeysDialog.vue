@@ -16,6 +16,9 @@ const KEYS: [string, string][] = [
   ['h', 'the record of this reading'],
   ['s', 'what the schools say'],
   ['arrows', 'another test, at the step More'],
+  ['e', 'your guess, at the step Prepare'],
+  ['k', 'the working clock, at the step Moisten'],
+  ['w', 'the ribbon carried its own weight'],
   ['m', 'method and people'],
   ['?', 'these keys'],
 ]

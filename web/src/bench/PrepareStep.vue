@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import CautionNote from '@/shared/CautionNote.vue'
+import { computed, ref } from 'vue'
+import ExpectDialog from './ExpectDialog.vue'
+import StepHeader from './StepHeader.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 import { useBenchKeys } from './useBenchKeys'
@@ -9,8 +10,10 @@ import { useBenchKeys } from './useBenchKeys'
 defineProps<{ method: string }>()
 defineEmits<{ method: [] }>()
 const bench = useBench()
-const { words, test } = useAnswers()
-const step = computed(() => words.value.steps.find(({ id }) => id === 'prepare')!)
+const { steps, test } = useAnswers()
+const step = computed(() => steps.value.find(({ id }) => id === 'prepare')!)
+const expecting = ref(false)
+const expected = computed(() => bench.reading.value!.expected)
 const clods = computed(() =>
   step.value.tests.map((name, row) => {
     const asked = test(name)
@@ -19,6 +22,10 @@ const clods = computed(() =>
 )
 
 useBenchKeys((key) => {
+  if (key === 'e') {
+    expecting.value = true
+    return true
+  }
   if (!/^\d$/.test(key)) return false
   const number = key === '0' ? 10 : Number(key)
   const clod = clods.value.find(({ firstKey, test: { answers } }) => number >= firstKey && number < firstKey + answers.length)
@@ -29,11 +36,7 @@ useBenchKeys((key) => {
 
 <template>
   <div class="grid gap-3.5 content-start">
-    <header>
-      <h1 class="text-3xl leading-tight">{{ step.title }}</h1>
-      <p class="mt-1">{{ step.how }}</p>
-    </header>
-    <div class="grid gap-2"><CautionNote v-for="name in step.cautions" :key="name" :name="name" /></div>
+    <StepHeader :step="step" />
     <section aria-labelledby="clod-title" class="grid gap-2">
       <h2 id="clod-title" class="text-2xl leading-tight">Crush a clod, dry or moist. How hard is it?</h2>
       <p>{{ clods[0]!.test.how }}</p>
@@ -50,8 +53,13 @@ useBenchKeys((key) => {
         </template>
       </div>
     </section>
-    <div class="flex flex-wrap items-center justify-between gap-3 border-y-[1.5px] border-ink py-2">
-      <p class="leading-tight">{{ method }}</p><button type="button" class="key" @click="$emit('method')">Change</button>
-    </div>
+    <dl class="grid desk:grid-cols-2 gap-x-6 gap-y-2 border-y-[1.5px] border-ink py-2">
+      <div class="flex items-center justify-between gap-3"><dt class="sr-only">Method</dt><dd class="leading-tight">{{ method }}</dd><dd><button type="button" class="key" aria-label="Change the method" @click="$emit('method')">Change</button></dd></div>
+      <div class="flex items-center justify-between gap-3" data-expected>
+        <dt class="leading-tight">{{ expected ? (expected.hidden ? 'Your guess is put away until the end.' : `You expected ${expected.name}.`) : 'What do you expect it to be?' }}</dt>
+        <dd class="flex gap-2"><button v-if="expected?.hidden" type="button" class="min-h-14 px-2 underline underline-offset-4" aria-label="Take back: your guess" @click="bench.expect(null)">Take back</button><button v-else-if="!expected" type="button" class="key" @click="expecting = true">Guess</button></dd>
+      </div>
+    </dl>
+    <ExpectDialog :open="expecting" @close="expecting = false" />
   </div>
 </template>

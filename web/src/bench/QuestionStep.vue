@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import CautionNote from '@/shared/CautionNote.vue'
-import TestQuestion from './TestQuestion.vue'
+import StepHeader from './StepHeader.vue'
+import TestControl from './TestControl.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 import { useBenchKeys } from './useBenchKeys'
+import WorkingClock from './WorkingClock.vue'
 
 // A step that asks one or more tests. Their answers are numbered through, so that each has a key of the number row.
 const props = defineProps<{ stepId: string }>()
 const bench = useBench()
-const { words, test } = useAnswers()
-const step = computed(() => words.value.steps.find(({ id }) => id === props.stepId)!)
+const { steps, test } = useAnswers()
+const step = computed(() => steps.value.find(({ id }) => id === props.stepId)!)
 const questions = computed(() => {
   let next = 1
   return step.value.tests.map((name) => {
@@ -37,13 +38,12 @@ useBenchKeys((key) => {
 
 <template>
   <div class="grid gap-5 content-start">
-    <header>
-      <h1 class="text-3xl leading-tight">{{ step.title }}</h1>
-      <p class="mt-1">{{ step.how }}</p>
-    </header>
-    <CautionNote v-for="name in step.cautions" :key="name" :name="name" />
+    <StepHeader :step="step" />
     <slot name="before" />
-    <TestQuestion v-for="q in questions" :key="q.test.name" :test="q.test" :first-key="q.firstKey" :value="bench.observations.value[q.test.name]" @answer="bench.answer(q.test.name, $event)" @clear="bench.answer(q.test.name, null)" />
+    <template v-for="q in questions" :key="q.test.name">
+      <WorkingClock v-if="q.test.control === 'timer'" />
+      <TestControl v-else :test="q.test" :first-key="q.firstKey" />
+    </template>
     <slot />
   </div>
 </template>

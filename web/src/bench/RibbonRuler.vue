@@ -46,7 +46,8 @@ const rulerTop = computed(() => bellTop.value + bellHeight.value + 4)
 const RULER = 58
 const height = computed(() => rulerTop.value + RULER + 2)
 
-const fill = computed(() => fillOf(props.reading.assigned?.code ?? (key.value.outcomes.length === 1 ? key.value.outcomes[0]!.code : undefined), true))
+const sole = computed(() => (key.value.outcomes.length === 1 ? { system: key.value.system, code: key.value.outcomes[0]!.code } : undefined))
+const fill = computed(() => fillOf(props.reading.assigned ?? sole.value, true))
 const ribbons = computed(() =>
   props.reading.ribbons.map((ribbon, i) => {
     const y = TOP + rowHeight.value * (i + 0.5)
@@ -54,7 +55,7 @@ const ribbons = computed(() =>
     const end = x.value(ribbon.length_mm)
     const intervalEnd = has.value ? x.value(set.value!.interval_mm![1]!) : 0
     const room = W.value - 20
-    const labelWidth = narrow.value ? 96 : 250
+    const labelWidth = narrow.value ? 96 : ribbon.working_minute === null ? 250 : 350
     const after = Math.max(end, intervalEnd) + 12
     return { ...ribbon, y, d: ribbonPath(x.value(0), Math.max(end, x.value(0) + 3), y, thickness, ribbon.ended, ribbon.id), labelX: after + labelWidth > room ? room : after, anchor: after + labelWidth > room ? 'end' : 'start' }
   }),
@@ -62,7 +63,8 @@ const ribbons = computed(() =>
 const endings = computed(() => Object.fromEntries(words.value.tests.find(({ name }) => name === 'ribbons')!.answers.map((a) => [a.value as string, a.name.toLowerCase()])))
 const said = (ribbon: (typeof ribbons.value)[number]) => {
   const thick = ribbon.thickness_mm && !narrow.value ? `${ribbon.thickness_mm} mm thick, ` : ''
-  return `${thick}${endings.value[ribbon.ended]}`
+  const minute = ribbon.working_minute === null || narrow.value ? '' : `, minute ${ribbon.working_minute}`
+  return `${thick}${endings.value[ribbon.ended]}${minute}`
 }
 const tiers = computed(() => {
   const list = props.reading.ruler.tiers

@@ -5,6 +5,8 @@ import { useUnits } from '@/shared/useUnits'
 import RibbonRuler from './RibbonRuler.vue'
 import RibbonsDialog from './RibbonsDialog.vue'
 import { useAnswers } from './useAnswers'
+import { useNaming } from './useNaming'
+import { useWorkingClock } from './useWorkingClock'
 import { useBench } from './useReading'
 import { useBenchKeys } from './useBenchKeys'
 
@@ -12,12 +14,19 @@ import { useBenchKeys } from './useBenchKeys'
 const bench = useBench()
 const words = useWords()
 const { test } = useAnswers()
+const { key: leading } = useNaming()
 const { show, toMm } = useUnits(bench.unit)
 const reading = computed(() => bench.reading.value!)
 
 const typed = ref('')
 const ended = ref('broke')
 const thickness = ref(words.value.thickness_mm)
+// Only where the key wants a width is one asked for.
+const width = ref(leading.value.width_mm ?? 0)
+const carried = ref<boolean | null>(null)
+const clock = useWorkingClock()
+const reworked = computed(() => reading.value.assessment.reworked)
+const drifting = computed(() => set.value?.flags.includes('drifting'))
 const listing = ref(false)
 
 const endings = computed(() => test('ribbons').answers)
@@ -36,7 +45,15 @@ function press(key: string): void {
 }
 function add(): void {
   if (typedMm.value === null) return
-  bench.addRibbon({ length: Number(typed.value), unit: bench.unit.value, thickness_mm: thickness.value, ended: ended.value })
+  bench.addRibbon({
+    length: Number(typed.value),
+    unit: bench.unit.value,
+    ended: ended.value,
+    thickness_mm: thickness.value,
+    width_mm: width.value || null,
+    working_minute: clock.minute.value,
+    carried_own_weight: carried.value,
+  })
   typed.value = ''
   ended.value = 'broke'
 }
@@ -50,6 +67,15 @@ function thicker(by: number): void {
   const [from, to] = words.value.thickness_range_mm
   thickness.value = Math.min(Math.max(thickness.value + by, from!), to!)
 }
+/** The state that counts is the last: earlier ribbons are taken back, and stay in the record. */
+function lastCounts(): void {
+  for (const { id } of reading.value.ribbons.slice(0, -1)) bench.takeBackRibbon(id)
+}
+function tickSubplastic(): void {
+  const spots = (bench.observations.value.blind_spots as string[] | undefined) ?? []
+  if (!spots.includes('subplastic')) bench.answer('blind_spots', [...spots, 'subplastic'])
+}
+const ticked = computed(() => ((bench.observations.value.blind_spots as string[] | undefined) ?? []).includes('subplastic'))
 // On a phone one key stands for all endings, and one for all units: each press takes the next.
 const after = <T,>(list: T[], index: number): T => list[(index + 1) % list.length]!
 const endingName = computed(() => endings.value.find(({ value }) => value === ended.value)?.name)
@@ -64,6 +90,7 @@ useBenchKeys((key) => {
   else if (ENDING_KEYS[key]) ended.value = ENDING_KEYS[key]
   else if (key === 'x') bench.answer('ribbon_forms', none.value ? null : false)
   else if (key === 'u') setUnit(nextUnit.value)
+  else if (key === 'w') carried.value = carried.value ? null : true
   else if (key === '+') thicker(0.5)
   else if (key === '-') thicker(-0.5)
   else if (key === 'c' && count.value) listing.value = true
@@ -85,7 +112,12 @@ useBenchKeys((key) => {
 
     <div role="status" aria-live="polite" class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5" data-advice>
       <p class="desk:text-2xl font-extrabold leading-tight">{{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}</p>
-      <p v-if="advice && set" class="leading-tight max-desk:hidden">{{ set.sentence }}</p>
+      <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>
+      <p v-else-if="advice && set" class="leading-tight max-desk:hidden">{{ set.sentence }}<span v-if="clock.minute.value !== null">, minute {{ clock.minute.value }}</span></p>
+      <span v-if="drifting || (reworked?.subplastic && !ticked)" class="flex flex-wrap gap-4">
+        <button v-if="drifting" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="lastCounts">They grow with working: let only the last count</button>
+        <button v-if="reworked?.subplastic && !ticked" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="tickSubplastic">Mark it subplastic</button>
+      </span>
     </div>
 
     <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[6.2fr_4.2fr_3fr] desk:gap-x-4">
@@ -107,11 +139,17 @@ useBenchKeys((key) => {
       <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
           <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
-          <span class="grow desk:w-36 text-center whitespace-nowrap">{{ thickness }} mm thick</span>
+          <span class="grow desk:w-28 text-center whitespace-nowrap">{{ thickness }} mm thick</span>
           <button type="button" class="key" aria-label="Thicker" @click="thicker(0.5)">+</button>
         </div>
-        <button type="button" class="key desk:ml-auto" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
-        <button type="button" class="key" :disabled="!count" @click="listing = true">Correct one</button>
+        <div v-if="leading.width_mm" class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Width">
+          <button type="button" class="key" aria-label="Narrower" @click="width = Math.max(width - 1, 1)">−</button>
+          <span class="grow desk:w-24 text-center whitespace-nowrap">{{ width }} mm wide</span>
+          <button type="button" class="key" aria-label="Wider" @click="width += 1">+</button>
+        </div>
+        <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Carried itself</button>
+        <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
+        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Correct one</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />

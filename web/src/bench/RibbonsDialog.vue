@@ -14,6 +14,10 @@ const { test, word } = useAnswers()
 const chosen = ref<Ribbon | null>(null)
 const length = ref('')
 const ended = ref('broke')
+const carried = ref<boolean | null>(null)
+const CARRIED: [boolean | null, string][] = [[true, 'Carried its own weight'], [false, 'Did not'], [null, 'Not looked at']]
+const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how }: Ribbon): string =>
+  [thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'carried itself', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
 const wrong = ref<string>()
 
 watch(() => props.open, () => (chosen.value = null))
@@ -22,6 +26,7 @@ function choose(ribbon: Ribbon): void {
   chosen.value = ribbon
   length.value = String(ribbon.entered.length)
   ended.value = ribbon.ended
+  carried.value = ribbon.carried_own_weight
   wrong.value = undefined
 }
 function correct(): void {
@@ -30,7 +35,8 @@ function correct(): void {
     wrong.value = `“${length.value}” is not a length.`
     return
   }
-  bench.correctRibbon(chosen.value!.id, { length: value, unit: chosen.value!.entered.unit, thickness_mm: chosen.value!.thickness_mm, ended: ended.value })
+  const { entered, thickness_mm, width_mm, working_minute } = chosen.value!
+  bench.correctRibbon(chosen.value!.id, { length: value, unit: entered.unit, ended: ended.value, thickness_mm, width_mm, working_minute, carried_own_weight: carried.value })
   emit('close')
 }
 function takeBack(ribbon: Ribbon): void {
@@ -46,6 +52,9 @@ function takeBack(ribbon: Ribbon): void {
       <div class="grid grid-cols-2 gap-2" role="group" aria-label="How it ended">
         <button v-for="a in test('ribbons').answers" :key="String(a.value)" type="button" class="key" :aria-pressed="ended === a.value" @click="ended = String(a.value)">{{ a.name }}</button>
       </div>
+      <div class="flex flex-wrap gap-2" role="group" aria-label="Its own weight">
+        <button v-for="[value, name] in CARRIED" :key="name" type="button" class="key" :aria-pressed="carried === value" @click="carried = value">{{ name }}</button>
+      </div>
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit">Save the correction</button>
         <button class="key" type="button" @click="takeBack(chosen)">Take it back</button>
@@ -55,7 +64,7 @@ function takeBack(ribbon: Ribbon): void {
       <li v-for="(r, i) in bench.reading.value!.ribbons" :key="r.id">
         <button type="button" class="key w-full !justify-between" @click="choose(r)">
           <span>{{ i + 1 }}. {{ r.entered.length }} {{ r.entered.unit }}</span>
-          <span class="font-normal">{{ r.thickness_mm ? `${r.thickness_mm} mm thick, ` : '' }}{{ word('ribbons', r.ended) }}</span>
+          <span class="font-normal text-right">{{ facts(r) }}</span>
         </button>
       </li>
     </ol>

@@ -38,7 +38,7 @@ const arrow = (top: number, bottom: number) => `M${X - 4} ${top}H${X + WIDTH}L${
       <g v-for="l in layers" :key="l.id">
         <template v-if="!l.here">
           <rect :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" class="ground" />
-          <rect v-if="l.code" :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :fill="fillOf(l.code, true)" />
+          <rect v-if="l.code" :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :fill="fillOf(l, true)" />
           <rect :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :class="l.code ? 'inked' : 'undone'" style="stroke-width: 1.5" />
           <text v-if="l.bottom - l.top > 20" :x="X + WIDTH / 2" :y="l.middle + 7" text-anchor="middle" font-size="20" font-weight="640" class="halo-leaf">{{ l.designation }}</text>
         </template>

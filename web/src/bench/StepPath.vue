@@ -21,7 +21,7 @@ watch(
 
 <template>
   <nav ref="nav" aria-label="Steps of this reading" class="min-w-0 overflow-x-auto overflow-y-hidden [scrollbar-width:none]">
-    <ol class="h-full flex desk:grid desk:grid-cols-7 min-w-full w-max desk:w-full">
+    <ol class="h-full flex desk:grid desk:auto-cols-fr desk:grid-flow-col min-w-full w-max desk:w-full">
       <li v-for="(s, i) in steps" :key="s.id" class="grid grow" :class="s.id === current ? 'basis-32' : 'basis-14'">
         <button type="button" class="relative w-full h-full min-w-14 px-3 text-left border-r border-feint grid content-center leading-tight" :class="s.id === current ? 'bg-lit text-lit-ink' : ''" :aria-current="s.id === current ? 'step' : undefined" @click="$emit('go', s.id)">
           <span class="flex items-center gap-1.5" :class="s.said || s.id === current ? 'font-extrabold' : 'text-pencil'">

@@ -1,11 +1,19 @@
 import { useQuery } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
-import { forgetLists, isProblem, queryClient, readingQuery, type ApiProblem, type Reading } from '@/api'
+import { forgetLists, isProblem, queryClient, readingQuery, useWords, type ApiProblem, type Reading } from '@/api'
 import { createOutbox, type SaveState, type Write } from './outbox'
 import { claimOutbox } from './outboxOwner'
 
-export type RibbonEntry = { length: number; unit: string; thickness_mm: number | null; ended: string }
+export type RibbonEntry = {
+  length: number
+  unit: string
+  ended: string
+  thickness_mm: number | null
+  width_mm?: number | null
+  working_minute?: number | null
+  carried_own_weight?: boolean | null
+}
 
 /**
  * One reading on the bench: what the server keeps, what still waits to be kept laid over it, and the writes. An answer
@@ -14,10 +22,12 @@ export type RibbonEntry = { length: number; unit: string; thickness_mm: number |
 export function useReading(id: number) {
   const query = useQuery({ ...readingQuery(id), staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false })
   const reading = computed(() => query.data.value)
+  const words = useWords()
   const outbox = shallowRef<ReturnType<typeof createOutbox>>()
   const refused = ref<{ problem: ApiProblem; write: Write } | null>(null)
   const localStep = ref<string>()
   const localUnit = ref<string>()
+  const test = ref<string>()
 
   const save = (saved: Reading) => {
     queryClient.setQueryData(readingQuery(id).queryKey, saved)
@@ -52,7 +62,11 @@ export function useReading(id: number) {
     saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
     waiting: computed(() => outbox.value?.queue.value.length ?? 0),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
-    step: computed(() => localStep.value ?? reading.value?.step ?? 'prepare'),
+    // Where another key leads elsewhere, the server says where the bench stands.
+    step: computed(() => {
+      const path = words.value.keys.find(({ id: key }) => key === reading.value?.method.key)?.steps.map((step) => step.id) ?? []
+      return [localStep.value, reading.value?.step].find((step) => step && path.includes(step)) ?? path[0] ?? 'prepare'
+    }),
     unit: computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm'),
     /** Observations as the person gave them, those still on their way included. */
     observations: computed<Record<string, unknown>>(() => {
@@ -74,8 +88,13 @@ export function useReading(id: number) {
     takeBackRibbon: (ribbon: number) => write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
     assign: (code: string, reason?: string) =>
       write({ method: 'POST', path: `${base}/assignments`, body: { code, ...(reason ? { reason } : {}) }, label: 'class' }),
-    goTo: (step: string) => {
+    /** The test that is open at the step More. */
+    test,
+    expect: (code: string | null) => write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
+    keepBoth: (rule: string, reason: string | null) => write({ method: 'PATCH', path: base, body: { kept: { rule, reason } }, label: 'kept' }),
+    goTo: (step: string, open?: string) => {
       localStep.value = step
+      if (open) test.value = open
       place({ step })
     },
     useUnit: (unit: string) => {

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { TextureClass } from '@/api'
-import { TILE, tile } from './grain'
+import type { Naming } from '@/api'
+import { grainId, TILE, tile } from './grain'
 
-// The fills of all classes, each drawn from the middle of its class. Shown nowhere itself; drawings refer to it by id.
-const props = defineProps<{ classes: TextureClass[] }>()
+// The fills of all names, each drawn from the middle of what it stands for. Shown nowhere itself; drawings refer to it by id.
+const props = defineProps<{ names: Naming[] }>()
 const SCALES = [
-  { suffix: '', scale: 0.85 },
-  { suffix: '-fine', scale: 0.55 },
+  { fine: false, scale: 0.85 },
+  { fine: true, scale: 0.55 },
 ]
 const patterns = computed(() =>
-  props.classes.flatMap(({ code, middle }) => SCALES.map(({ suffix, scale }) => ({ id: `grain-${code}${suffix}`, scale, ...tile(middle) }))),
+  props.names.flatMap((name) => SCALES.map(({ fine, scale }) => ({ id: grainId(name, fine), scale, ...tile(name.middle) }))),
 )
 </script>
 

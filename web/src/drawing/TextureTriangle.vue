@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { TextureClass } from '@/api'
+import type { Naming } from '@/api'
 import { at, corners, field, frame, points, widthAt } from './triangle'
 
 // The texture triangle with the regions of classes that are possible, that the key names, and that was assigned.
 // Regions only: a class is an area, and no point is drawn that nobody measured.
 const props = defineProps<{
-  classes: TextureClass[]
+  classes: Naming[]
+  /** Lines under the classes, where these are no partition of the triangle themselves. */
+  lines?: number[][][]
   possible: string[]
   outcomes?: string[]
   assigned?: string | null
@@ -23,9 +25,10 @@ const height = computed(() => f.value.height + 2 * pad.value)
 const grains = computed(() => field(f.value, 8))
 const open = computed(() => props.classes.filter(({ code }) => props.possible.includes(code)))
 const named = computed(() => props.classes.filter(({ code }) => props.outcomes?.includes(code)))
+const outlines = computed(() => props.lines ?? props.classes.flatMap(({ regions }) => regions))
 const given = computed(() => props.classes.find(({ code }) => code === props.assigned))
 const label = computed(() => {
-  const list = (found: TextureClass[]) => found.map(({ name }) => name).join(', ')
+  const list = (found: Naming[]) => found.map(({ name }) => name).join(', ')
   const parts = [`Texture triangle. Possible: ${list(open.value)}.`]
   if (named.value.length) parts.push(`The key names: ${list(named.value)}.`)
   if (given.value) parts.push(`Assigned: ${given.value.name}.`)
@@ -35,9 +38,11 @@ const label = computed(() => {
 const titles = computed(() => {
   if (!props.names) return []
   let free = 0
-  return [...open.value]
+  // Names that overlap cannot all be written: those that the key ends at are enough.
+  return [...(props.lines ? named.value : open.value)]
     .sort((a, b) => b.middle.clay - a.middle.clay)
-    .map(({ name, middle, code, polygon }) => {
+    .map(({ name, middle, code, regions }) => {
+      const polygon = regions.find((region) => widthAt(f.value, region, middle.clay) > 0) ?? regions[0]!
       const [x, y] = at(f.value, middle.sand, middle.clay)
       const words = name.split(' ')
       const lines = words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
@@ -64,20 +69,20 @@ const ticks = computed(() =>
 <template>
   <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label" class="block">
     <defs>
-      <clipPath :id="`${id}-open`"><polygon v-for="c in open" :key="c.code" :points="points(f, c.polygon)" /></clipPath>
+      <clipPath :id="`${id}-open`"><template v-for="c in open" :key="c.code"><polygon v-for="(r, i) in c.regions" :key="i" :points="points(f, r)" /></template></clipPath>
     </defs>
     <polygon class="ground" :points="corners(f)" />
-    <polygon v-for="c in open" :key="`${c.code}-wash`" class="wash close-in" :points="points(f, c.polygon)" />
+    <template v-for="c in open" :key="`${c.code}-wash`"><polygon v-for="(r, i) in c.regions" :key="i" class="wash close-in" :points="points(f, r)" /></template>
     <g opacity="0.3">
       <path class="g-clay" :d="grains.lines" /><path class="g-silt" :d="grains.dashes" /><path class="g-sand" :d="grains.dots" />
     </g>
     <g :clip-path="`url(#${id}-open)`">
       <path class="g-clay" :d="grains.lines" /><path class="g-silt" :d="grains.dashes" /><path class="g-sand" :d="grains.dots" />
     </g>
-    <polygon v-for="c in classes" :key="`${c.code}-line`" class="inked" style="stroke-width: 0.8" :points="points(f, c.polygon)" />
-    <polygon v-for="c in open" :key="`${c.code}-open`" class="inked" :points="points(f, c.polygon)" />
-    <polygon v-for="c in named" :key="`${c.code}-key`" class="key-region" :points="points(f, c.polygon)" />
-    <polygon v-if="given" class="assigned-region" :points="points(f, given.polygon)" />
+    <polygon v-for="(line, i) in outlines" :key="`line-${i}`" class="inked" style="stroke-width: 0.8" :points="points(f, line)" />
+    <template v-for="c in open" :key="`${c.code}-open`"><polygon v-for="(r, i) in c.regions" :key="i" class="inked" :points="points(f, r)" /></template>
+    <template v-for="c in named" :key="`${c.code}-key`"><polygon v-for="(r, i) in c.regions" :key="i" class="key-region" :points="points(f, r)" /></template>
+    <template v-if="given"><polygon v-for="(r, i) in given.regions" :key="i" class="assigned-region" :points="points(f, r)" /></template>
     <polygon class="inked" style="stroke-width: 2.5" :points="corners(f)" />
     <g v-for="t in ticks" :key="t.percent">
       <path class="hair" :d="`M${t.clay[0]} ${t.clay[1]}h-8M${t.sand[0]} ${t.sand[1]}l4 7M${t.silt[0]} ${t.silt[1]}l4 -7`" />

@@ -70,6 +70,11 @@ export function tile(composition: Composition): { dots: string; dashes: string; 
 
 const shifts = (at: number, reach: number): number[] => [0, ...(at < reach ? [TILE] : []), ...(at > TILE - reach ? [-TILE] : [])]
 
-/** The fill of a texture class, as defined by GrainDefs. */
-export const fillOf = (code: string | null | undefined, fine = false): string =>
-  code ? `url(#grain-${code}${fine ? '-fine' : ''})` : 'none'
+type Named = { system?: string | null; code?: string | null }
+
+/** The id of a name's fill; signs that an address cannot hold are spelt out. */
+export const grainId = ({ system, code }: Named, fine = false): string =>
+  `grain-${system}-${code!.replace('+', '-heavy').replace(/-$/, '-light').replace('/', '-')}${fine ? '-fine' : ''}`
+
+/** The fill of a texture class, a field grade or a group, as defined by GrainDefs. */
+export const fillOf = (name: Named | null | undefined, fine = false): string => (name?.code ? `url(#${grainId(name, fine)})` : 'none')

@@ -43,8 +43,8 @@ describe('the triangle', () => {
 
 describe('fills', () => {
   it('refer to the class, or to none', () => {
-    expect(fillOf('SICL')).toBe('url(#grain-SICL)')
-    expect(fillOf('C', true)).toBe('url(#grain-C-fine)')
+    expect(fillOf({ system: 'usda', code: 'SICL' })).toBe('url(#grain-usda-SICL)')
+    expect(fillOf({ system: 'australia', code: 'CL-' }, true)).toBe('url(#grain-australia-CL-light-fine)')
     expect(fillOf(null)).toBe('none')
     expect(TILE).toBe(80)
   })
@@ -55,6 +55,11 @@ describe('drawings of answers', () => {
     for (const state of ['non', 'slightly', 'moderately', 'very']) expect(figureOf('plasticity', state)).toBeDefined()
     expect(figureOf('ball_holds', true)).toBeDefined()
     expect(figureOf('weather', 'fair')).toBeUndefined()
+  })
+  it('show grains at the size they have on this screen', () => {
+    const radius = (grade: string, pxPerMm: number) => Number(figureOf('sand_grade', grade, pxPerMm)![1]!.d.match(/a([\d.]+) /)![1])
+    expect(radius('coarse', 4) / 4).toBeCloseTo(0.75 / 2)
+    expect(radius('very_fine', 8)).toBeCloseTo(2 * radius('very_fine', 4))
   })
   it('show rolls of 6, 4 and 2 mm at true thickness for 96 px an inch', () => {
     const thickness = ['slightly', 'moderately', 'very'].map((state) => {

@@ -55,14 +55,14 @@ const label = computed(
       </g>
       <g v-for="{ horizon: h, layer } in rows" :key="h.id">
         <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
-        <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned.code)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :style="h.reading?.assigned ? 'stroke-width:2.5' : ''" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="`M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${phone ? width : laneX - 20}`" />
         <template v-if="!phone && h.reading?.ribbon_set?.interval_mm">
           <rect class="wash" :x="Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)" :width="Math.max(x(h.reading.ribbon_set.interval_mm[1]!) - Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX), 2)" :y="layer.words + 10" height="52" />
           <path class="wash-edge" style="stroke-width: 1.5" :d="`M${Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)} ${layer.words + 10}v52M${x(h.reading.ribbon_set.interval_mm[1]!)} ${layer.words + 10}v52`" />
           <path class="ground" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
-          <path :fill="fillOf(h.reading.assigned?.code, true)" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
+          <path :fill="fillOf(h.reading.assigned, true)" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
           <path :class="h.reading.assigned ? 'inked' : 'undone'" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
         </template>
         <text v-else-if="!phone && h.reading?.assigned" class="pencil" font-size="17" :x="laneX + 8" :y="layer.words + 42">no ribbon</text>

@@ -8,7 +8,7 @@ const model = defineModel<string>({ required: true })
 
 <template>
   <RadioGroup v-model="model" class="grid gap-1">
-    <RadioGroupLabel class="font-semibold">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel as="span" class="font-semibold">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2">
       <RadioGroupOption v-for="o in options" :key="o.value" v-slot="{ checked }" :value="o.value" as="template">
         <button type="button" class="key key-desk" :aria-pressed="undefined" :data-checked="checked">{{ o.name }}</button>

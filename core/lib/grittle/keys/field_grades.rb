@@ -12,6 +12,11 @@ module Grittle
       SOURCE = "Northcote 1979, A Factual Key; Australian Soil and Land Survey Field Handbook, 3rd ed., 2009 (from memory)"
       # Ribbon 2-3 mm thick (and 10 mm wide), bolus worked 1-2 min [from memory: same].
       THICKNESS_MM = (2..3)
+      WIDTH_MM = 10
+      WORKING_MINUTES = (1..2)
+      # mm: where the printed ribbon ranges begin, as a ruler shows them [from memory: same].
+      TIERS = Tiers.new(["sand", "clayey sand", "sandy loam", "loam", "clay loam", "light clay", "heavier clay"],
+                        [5.0, 15.0, 25.0, 40.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
 
       NO_BALL = "S"
       BALL_TEST = "coherence"
@@ -160,7 +165,10 @@ module Grittle
       end
 
       # @return [String]
-      def self.name_of(code) = GRADES.fetch(code).first
+      def self.name_of(code, _system = SYSTEM) = GRADES.fetch(code).first
+
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(_system = SYSTEM) = GRADES.keys
 
       private
 

@@ -19,11 +19,16 @@ module Grittle
       LOAM = (22.0..28.0)
       CLAY_FROM = 76.2
       LIMITS = [SANDY_BELOW, LOAM.begin, LOAM.end, CLAY_FROM].freeze
+      TIERS = Tiers.new(["sandy", "to loam", "loam", "to clay", "clay"],
+                        LIMITS.map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
       # Smaller shares are left out [Grittle's own model].
       LEAST = 0.10
 
       # @return [String]
-      def self.name_of(code) = code
+      def self.name_of(code, _system = SYSTEM) = code
+
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(_system = SYSTEM) = CODES
 
       # @return [Result]
       def result

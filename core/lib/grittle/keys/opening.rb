@@ -8,6 +8,9 @@ module Grittle
       # Lengths no longer than this are no ribbon, for keys that leave it open [Grittle's own choice].
       STUB_MM = 5.0
 
+      # Lengths a ruler shows for a key that reads none.
+      NO_TIERS = Tiers.new(["any length"], []).freeze
+
       # @param observations [Observations]
       # @param unit [String] unit of lengths in sentences
       def initialize(observations, unit: "mm", **_options)
@@ -15,6 +18,9 @@ module Grittle
         @unit = unit
         @facts = Facts.new(observations, counts_from_mm: STUB_MM)
       end
+
+      # @return [Tiers] the scale of lengths this key reads
+      def tiers = self.class.const_defined?(:TIERS) ? self.class::TIERS : NO_TIERS
 
       private
 
@@ -69,7 +75,7 @@ module Grittle
       # One step of a path for an answered question.
       def answer_step(question, from: question)
         value = observations[from]
-        text = "#{question.tr('_', ' ')}: #{Array(value).join(', ').tr('_', ' ')}"
+        text = "#{Tests::Catalogue.short(question)}: #{Tests::Catalogue.word(from, value)}"
         { "question" => question, "answer" => value, "text" => text }.merge(from == question ? {} : { "from" => from })
       end
     end

@@ -51,7 +51,10 @@ module Grittle
       end
 
       # @return [String]
-      def self.name_of(code) = Triangles::USDA[code].name
+      def self.name_of(code, _system = SYSTEM) = Triangles::USDA[code].name
+
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(_system = SYSTEM) = Triangles::USDA.classes.keys
 
       # @return [Result]
       def result
@@ -60,9 +63,6 @@ module Grittle
                    next_question: next_question, on_the_limit: on_the_limit?,
                    disagreeing_tests: @facts.overruled, notes: notes, details: details)
       end
-
-      # @return [Array<Limit>] the lengths this key decides by
-      def limits = @tiers.limits.select { |limit| limit.mm.positive? }
 
       # @return [Tiers] the scale of lengths this key reads
       attr_reader :tiers
@@ -198,33 +198,11 @@ module Grittle
       def note(rule, sentence) = { "rule" => rule, "sentence" => sentence }
 
       def details
-        { "limit_set" => @limit_set_name, "tiers" => facts.set ? tier_list : [], "advice" => advice }
+        { "limit_set" => @limit_set_name, "tiers" => facts.set ? tier_list : [] }
       end
 
       def tier_list
         tier_odds.map { |tier, odds| { "tier" => tier, "odds" => odds.round(3) } }
-      end
-
-      # What to do about a limit that the interval still holds.
-      def advice
-        set = facts.set or return
-        limit = @tiers.undecided(set).reject { |held| held.mm.zero? }.min_by { |held| (held.mm - set.mean).abs }
-        return clear_advice(set) unless limit
-
-        state, sentence =
-          case set.count
-          when 1..2 then ["make_another", "Make another: the interval still holds #{say(limit.mm)}."]
-          when 3..4 then ["one_more", "One more may settle it: the interval holds #{say(limit.mm)}."]
-          else ["on_the_limit", "On the limit of #{say(limit.mm)}: both classes are named."]
-          end
-        { "state" => state, "limit_mm" => limit.mm, "sentence" => sentence }
-      end
-
-      def clear_advice(set)
-        return { "state" => "make_another", "limit_mm" => nil, "sentence" => "Make a second ribbon to be sure of it." } \
-          if set.count == 1
-
-        { "state" => "clear", "limit_mm" => nil, "sentence" => "Clear of every limit of this key." }
       end
 
       def say(millimetres) = RibbonNotes.say(millimetres, @unit)

@@ -73,10 +73,15 @@ module Grittle
       end
 
       # @return [String]
-      def self.name_of(code)
+      def self.name_of(code, _system = SYSTEM)
         base, variant = code.split("/")
         name = Triangles::FAO_WRB[base].name
         variant ? "#{name}, #{{ 'poor' => POOR, 'rich' => RICH }.fetch(variant)}" : name
+      end
+
+      # @return [Array<String>] what a person may assign by this key; a class, or half of one
+      def self.codes(_system = SYSTEM)
+        Triangles::FAO_WRB.classes.keys.flat_map { |code| VARIANTS.key?(code) ? ["#{code}/poor", "#{code}/rich"] : [code] }
       end
 
       # @return [Result]

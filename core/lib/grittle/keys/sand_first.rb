@@ -13,6 +13,9 @@ module Grittle
       SOURCE = "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals) (from memory)"
 
       THICKNESS_MM = nil # the manuals do not say
+      # mm: where the ribbon ranges begin, as a ruler shows them.
+      TIERS = Tiers.new(["none", "barely", "fairly thin", "long", "very long"],
+                        [5.0, 25.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
       NO_BALL = "S"
       BALL_TEST = "cast_strength"
       SANDY_PAGE = %w[S LS SL SCL SC].freeze
@@ -105,7 +108,10 @@ module Grittle
       }.transform_values { |row| row.transform_values { |cell| Cell.new(*cell) }.freeze }.freeze
 
       # @return [String]
-      def self.name_of(code) = Triangles::CANADA[code].name
+      def self.name_of(code, _system = SYSTEM) = Triangles::CANADA[code].name
+
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(_system = SYSTEM) = Triangles::CANADA.classes.keys
 
       private
 

@@ -32,7 +32,10 @@ module Grittle
       LEAST = 0.02
 
       # @return [String]
-      def self.name_of(code) = GROUPS.fetch(code)
+      def self.name_of(code, _system = SYSTEM) = GROUPS.fetch(code)
+
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(_system = SYSTEM) = GROUPS.keys
 
       # @return [Result]
       def result

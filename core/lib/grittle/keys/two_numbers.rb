@@ -31,6 +31,12 @@ module Grittle
       # @return [String]
       def self.name_of(code, system = SYSTEM) = Grittle.triangle(system)[code].name
 
+      # @return [Array<String>] what a person may assign by this key
+      def self.codes(system = SYSTEM) = Grittle.triangle(system).classes.keys
+
+      # @return [Composition, nil] the two numbers and the rest; nil while one is missing
+      def composition = next_question ? nil : point
+
       # @return [Result]
       def result
         found = next_question ? [] : outcomes

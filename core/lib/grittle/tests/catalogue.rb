@@ -3,7 +3,7 @@
 module Grittle
   module Tests
     # How each test is asked at the bench: the question, how to perform it in a sentence, and the words of its answers.
-    # Holds the tests of the steps below; every answer is a state of Vocabulary (checked as it loads).
+    # Every observation of Vocabulary is here (checked as it loads).
     module Catalogue
       CLOD_WORDS = {
         "loose" => ["Loose", "single grains at once"],
@@ -13,7 +13,8 @@ module Grittle
         "very_hard" => ["Very hard", "does not break by hand"]
       }.freeze
 
-      # observation => question, how to perform it, answers as state => [word, what it looks like]
+      # observation => question, how to perform it, answers as state => [word, what it looks like]. A test that is no
+      # choice of one answer has a control: halving, percent, words (any number of them) or timer.
       TESTS = {
         "dry_clod" => {
           ask: "Crush a dry clod. How hard is it?",
@@ -55,7 +56,7 @@ module Grittle
         "ribbons" => {
           ask: "How long was it when it broke?",
           how: "Push the soil with the thumb over the bent forefinger, let go, push again: an even band, about 3 mm " \
-               "thick. Measure it when it breaks or folds under its own weight.",
+               "thick, measured when it breaks or folds under its own weight.",
           answers: {
             "broke" => ["Broke", "under its own weight"],
             "folded" => ["Folded", "bent over and hung"],
@@ -266,8 +267,99 @@ module Grittle
             true => ["Yes", "heavier and stiffer"],
             false => ["No", "stays as it is"]
           }
+        },
+        "sand_grade" => {
+          ask: "Which grains prevail among the sand?",
+          how: "Lay a pinch on the card of grain sizes, or beside the one on the screen, and compare.",
+          answers: {
+            "coarse" => ["Coarse", "over 0.5 mm"],
+            "medium" => ["Medium", "0.25 to 0.5 mm"],
+            "fine" => ["Fine", "0.1 to 0.25 mm"],
+            "very_fine" => ["Very fine", "under 0.1 mm, just felt"]
+          }
+        },
+        "feel_words" => {
+          ask: "Which words fit its feel?", control: "words",
+          how: "Rub the moist bolus between thumb and finger, and tick every word that fits.",
+          answers: {
+            "spongy" => ["Spongy", "gives and comes back"],
+            "greasy" => ["Greasy", "organic, like fat"],
+            "silky" => ["Silky", "slides like silk"],
+            "soapy" => ["Soapy", "slides like wet soap"],
+            "smooth" => ["Smooth", "no grain, no drag"],
+            "like_modelling_clay" => ["Like modelling clay", "holds any shape"]
+          }
+        },
+        "sand_estimate" => {
+          ask: "How much of it is sand?", control: "halving",
+          how: "Wash the fines out of a pinch in your palm, and halve what is left to doubt until you can no longer tell.",
+          answers: {}
+        },
+        "clay_estimate" => {
+          ask: "How much clay, by your own hand?", control: "percent",
+          how: "Give a number only if laboratory results have taught your hand to.",
+          answers: {}
+        },
+        "coarse_fragments_percent" => {
+          ask: "How much of the whole soil is over 2 mm?", control: "percent",
+          how: "Judge the share of gravel and stones by volume, on the face or in the spoil.",
+          answers: {}
+        },
+        "working_minutes" => {
+          ask: "How long was it worked?", control: "timer",
+          how: "Knead until no more change is felt; a clay that comes apart slowly shows only after ten minutes.",
+          answers: {}
+        },
+        "moisture_rounds" => {
+          ask: "How often was it wetted or dried, and the ball made again?", control: "loop",
+          how: "A ball that fails may only be too dry or too wet, so it is made again before the key calls it sand.",
+          answers: {}
+        },
+        "blind_spots" => {
+          ask: "Is there anything that misleads the hand?", control: "words",
+          how: "Tick what applies, and every estimate is held more loosely.",
+          answers: {
+            "organic" => ["Organic", "dark and spongy"],
+            "calcareous" => ["Calcareous", "fizzes with acid"],
+            "sodic" => ["Sodic", "disperses, slick when wet"],
+            "micaceous" => ["Micaceous", "flakes glint and slide"],
+            "volcanic_ash" => ["Volcanic ash", "light, greasy, fluffy"],
+            "subplastic" => ["Subplastic", "clay that gives way slowly"],
+            "stones_left_in" => ["Stones left in", "over 2 mm"],
+            "moisture_doubtful" => ["Moisture doubtful", "too dry or too wet"]
+          }
         }
+      }.freeze
+
+      # observation => what it is called in a sentence, the seconds it takes, and the group whose tests share the same
+      # moisture and the same hand ("keys": it serves the keys and the contradictions only; "sample": it says something
+      # of the sample). [seconds and groups: Grittle's own model]
+      FACTS = {
+        "dry_clod" => ["dry clod", 15, "clay"], "moist_clod" => ["moist clod", 15, "clay"],
+        "mould_feel" => ["feel while kneading", 5, "clay"], "water_uptake" => ["uptake of water", 5, "clay"],
+        "stiffens_while_worked" => ["stiffening", 60, "clay"], "working_minutes" => ["working time", 120, "sample"],
+        "ball_holds" => ["ball", 10, "ball"], "moisture_rounds" => ["moisture", 60, "sample"],
+        "ribbon_forms" => ["ribbon", 20, "ribbon"], "ribbons" => ["ribbon length", 40, "clay"],
+        "wet_rub" => ["wet rub", 20, "grain"], "grittiness" => ["grit", 15, "grain"],
+        "plasticity" => ["plasticity", 90, "clay"], "stickiness" => ["stickiness", 10, "clay"],
+        "toss" => ["toss", 10, "keys"], "cast_strength" => ["ball strength", 15, "clay"],
+        "coherence" => ["coherence", 10, "keys"], "ribbon_character" => ["look of the ribbon", 5, "keys"],
+        "grains_seen" => ["grains seen", 10, "keys"], "decanted_sand" => ["sand left over", 60, "grain"],
+        "floury_feel" => ["floury feel", 10, "silt"], "finger_stain" => ["finger stain", 5, "keys"],
+        "finest_wire_mm" => ["finest wire", 60, "keys"], "ring_forms" => ["ring", 15, "keys"], "rods" => ["rod", 60, "keys"],
+        "squeezed_surface" => ["squeezed face", 10, "keys"], "shine" => ["shine", 20, "clay"],
+        "thumbprint" => ["thumbprint", 5, "clay"], "shear_resistance" => ["resistance", 15, "clay"],
+        "sand_grade" => ["grade of the sand", 20, "sample"], "feel_words" => ["words for the feel", 10, "keys"],
+        "sand_estimate" => ["sand by halving", 30, "grain"], "clay_estimate" => ["clay by hand", 5, "clay"],
+        "coarse_fragments_percent" => ["coarse fragments", 30, "sample"], "blind_spots" => ["blind spots", 10, "sample"]
       }.each_value(&:freeze).freeze
+      FACTS.each { |name, (short, seconds, group)| TESTS.fetch(name).update(short: short, seconds: seconds, group: group).freeze }
+      raise "an observation stands in no catalogue" unless (Vocabulary::ALL.keys - TESTS.keys).empty?
+
+      # mm: grains from and to, largest first; gravel goes on to 75 mm. [published: Soil Survey Manual, USDA Handbook 18,
+      # 2017, ch. 3]
+      GRAIN_SIZES_MM = { "gravel" => [2, 75], "very coarse" => [1, 2], "coarse" => [0.5, 1], "medium" => [0.25, 0.5],
+                         "fine" => [0.1, 0.25], "very fine" => [0.05, 0.1] }.freeze
 
       # What comes before the ball holds, and again whenever it does not: the loop of MoistureLoop.
       MOISTURE = {
@@ -280,30 +372,6 @@ module Grittle
         }
       }.freeze
 
-      # The bench's steps in the order of the work. `tests` in a step marked optional may be left unanswered.
-      STEPS = [
-        { id: "prepare", name: "Prepare", title: "Ready the sample",
-          how: "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \
-               "2 mm.",
-          tests: %w[dry_clod moist_clod], optional: true, cautions: %w[sampling dust] },
-        { id: "moisten", name: "Moisten", title: "Wet it and knead",
-          how: "Add water a little at a time and knead, until no crumb is left and the moisture is even.",
-          tests: %w[mould_feel], optional: true, cautions: [] },
-        { id: "ball", name: "Ball", title: "Squeeze a ball", how: TESTS["ball_holds"][:how],
-          tests: %w[ball_holds], optional: false, cautions: [] },
-        { id: "ribbon", name: "Ribbon", title: "Push ribbons", how: TESTS["ribbons"][:how],
-          tests: %w[ribbons ribbon_forms], optional: false, cautions: [] },
-        { id: "rub", name: "Rub", title: "Rub a pinch", how: TESTS["wet_rub"][:how],
-          tests: %w[wet_rub grittiness], optional: false, cautions: %w[tasting] },
-        { id: "more", name: "More", title: "More tests",
-          how: "Your key does not ask for these; other schools do, and they tell clay's smoothness from silt's.",
-          tests: %w[plasticity stickiness shine thumbprint toss cast_strength coherence shear_resistance floury_feel
-                    grains_seen decanted_sand ribbon_character rods finest_wire_mm ring_forms squeezed_surface finger_stain
-                    water_uptake stiffens_while_worked], optional: true, cautions: [] },
-        { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
-          tests: [], optional: false, cautions: %w[results] }
-      ].each(&:freeze).freeze
-
       # @return [Array] the states a test may be answered with: words, true and false, or how a ribbon ended
       def self.states_of(name)
         kind = Vocabulary::ALL.fetch(name)
@@ -314,8 +382,13 @@ module Grittle
       def self.word(test, state)
         return "#{state['percent'].round} %" if state.is_a?(Hash) && state.key?("percent")
 
+        return state.map { |one| word(test, one) }.join(", ") if state.is_a?(Array)
+
         TESTS.dig(test, :answers, state, 0)&.downcase || state.to_s.tr("_", " ")
       end
+
+      # @return [String] what a test is called in the middle of a sentence
+      def self.short(test) = FACTS.dig(test, 0) || test.tr("_", " ")
     end
   end
 end
