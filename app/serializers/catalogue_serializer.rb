@@ -43,7 +43,7 @@ module CatalogueSerializer
     end
     (of_keys + of_triangles).uniq.map do |system, code, name|
       { system: system, code: code, name: name, regions: Grittle::Regions.polygons(system, code),
-        middle: Grittle::Regions.middle(system, code).to_h }
+        middle: Grittle::Regions.middle(system, code).to_h, clay: system == "australia" ? Grittle::Keys::FieldGrades.clay(code) : nil }
     end
   end
 

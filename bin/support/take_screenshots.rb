@@ -27,6 +27,7 @@ profiles = api("sites")["sites"].flat_map { |site| site["profiles"] }.to_h { |pr
 horizon = ->(profile, name) { profiles.fetch(profile)["horizons"].find { |layer| layer["designation"] == name }["reading"]["id"] }
 section = "/profiles/#{profiles.fetch('Sallow 1')['id']}"
 ribbon = "/readings/#{horizon['Tare 2', 'Bt1']}"
+more = "/readings/#{horizon['Tare 2', 'AB']}"
 verdict = "/readings/#{horizon['Sallow 1', 'Cg1']}"
 
 SHOTS = {
@@ -36,6 +37,9 @@ SHOTS = {
   "section-dusk" => [section, Browser::DESK, "dusk"],
   "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
   "triangle-phone" => ["/triangle?sand=42&clay=19", Browser::PHONE, "dusk"],
+  "tests" => ["/tests", Browser::DESK, "paper"],
+  "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
+  "bench-more" => [more, Browser::DESK, "paper", "More"],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-ribbon-phone" => [ribbon, Browser::PHONE, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],
@@ -45,11 +49,12 @@ SHOTS = {
 
 driver = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Browser.service)
 driver.get(ADDRESS)
-SHOTS.each do |name, (path, size, theme)|
+SHOTS.each do |name, (path, size, theme, step)|
   driver.execute_script("localStorage.setItem('grittle.theme', arguments[0])", theme)
   Browser.size(driver, *size)
   driver.get("#{ADDRESS}#{path}")
   Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "h1").any? }
+  driver.find_elements(css: "nav button").find { |key| key.text.start_with?(step) }&.click if step
   driver.execute_async_script("document.fonts.ready.then(() => setTimeout(arguments[0], 500))")
   driver.save_screenshot(File.join(FOLDER, "#{name}.png"))
   say "docs/screenshots/#{name}.png"

@@ -11,7 +11,7 @@ RSpec.describe "The record of a reading" do
 
   it "keeps a corrected ribbon, one taken back, and who wrote it down" do
     bench_at "ribbon"
-    click_button "Correct one"
+    click_button "Correct"
     click_button(text: "1. 40 mm")
     fill_in "Length", with: "forty"
     click_button "Save the correction"

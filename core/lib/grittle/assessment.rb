@@ -46,7 +46,7 @@ module Grittle
 
     # @return [Hash] the main key as on the wire, with the odds of its tiers of length and what to do about a limit
     def main
-      { "tiers" => tier_odds }.merge(named(key)).merge("sentence" => sentence, "advice" => advice)
+      { "tiers" => tier_odds }.merge(named(key)).merge("sentence" => sentence, "advice" => advice, "notes" => notes)
     end
 
     # @return [Hash, nil] the ribbon set as on the wire, with the odds at the main key's limits
@@ -105,6 +105,13 @@ module Grittle
     def set
       made = observations.ribbon_set
       made unless made.nil? || made.empty?
+    end
+
+    # What to know of the ribbons stands beside whichever key leads; the flow key says it itself, with its own limit.
+    def notes
+      return key.notes if set.nil? || @walk.is_a?(Keys::RibbonAndRub)
+
+      Keys::RibbonNotes.for(set, unit: @options[:unit], ball: false) + key.notes
     end
 
     def curves = set ? Curves.of(set.mean) : []

@@ -14,7 +14,7 @@ import { useBench } from './useReading'
 const bench = useBench()
 const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
-const { key: leading, nameOf, named, names, lines, short } = useNaming()
+const { key: leading, nameOf, clayOf, named, names, lines, short } = useNaming()
 // A class given by another key stands for itself; it has no place among this one's.
 const assignedHere = computed(() => (reading.value.assigned?.system === key.value.system ? reading.value.assigned.code : null))
 const AGREEMENT: Record<string, string> = { agree: 'it agrees', one_off: 'one class off', two_off: 'two classes off' }
@@ -36,13 +36,14 @@ const sets = computed(() => (key.value.key === 'ribbon_and_rub' ? reading.value.
       <h1 class="leading-tight" :class="reading.assigned ? 'text-2xl' : 'text-[2.125rem]'">{{ key.outcomes.length ? (key.on_the_limit ? 'On the limit' : 'The key says') : 'The key is not at its end' }}</h1>
       <ul v-if="key.outcomes.length" class="grid gap-2 border-t-2 border-ink pt-2">
         <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] gap-x-3 items-center leading-tight">
-          <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}</span><b class="text-right text-2xl whitespace-nowrap">{{ key.outcomes.length > 1 ? `${percent(o.weight)} %` : '' }}</b>
+          <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}<span v-if="clayOf(o.code)" class="block text-xl font-normal text-pencil">{{ clayOf(o.code) }}</span></span><b class="text-right text-2xl whitespace-nowrap">{{ key.outcomes.length > 1 ? `${percent(o.weight)} %` : '' }}</b>
           <svg class="col-span-2 w-full mt-1" height="26" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="26" /><rect :width="`${percent(o.weight)}%`" height="26" :fill="fillOf(named(o.code))" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="24" /></svg>
         </li>
       </ul>
       <p v-else class="border-t-2 border-ink pt-2">Still possible: {{ key.possible.map(nameOf).join(', ') }}. The key asks for {{ short(key.next_question) }}; or give the class yourself with a reason.</p>
       <AssignActions v-if="phone" />
       <p class="border-t-2 border-ink pt-2 leading-snug"><span class="font-semibold">{{ leading.name }}:</span> {{ key.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}.</p>
+      <p v-if="key.system === 'australia'" class="text-pencil leading-snug">A grade of behaviour, not a region of a triangle. Australian laboratories part silt from sand at 20 µm: their sand and silt do not compare with the 50 µm systems.</p>
       <table v-if="sets.length" class="w-full leading-tight border-t-2 border-ink">
         <caption class="text-left font-extrabold py-2">The same ribbons by each limit set</caption>
         <tbody>

@@ -24,11 +24,17 @@ const set = computed(() => props.reading.assessment.ribbon_set)
 const has = computed(() => set.value?.mean_mm !== undefined)
 const limits = computed(() => (props.reading.ruler.tiers ?? []).slice(1).map(({ from_mm }) => from_mm))
 const key = computed(() => mainKey(props.reading))
+/** Limits that are close together cannot all have a box: those that matter come first, then the longer ones. */
+const BOX = 54
+const boxed = computed(() => {
+  const order = limits.value.map((mm, i) => ({ i, at: x.value(mm), hot: hot(mm) })).sort((a, b) => Number(b.hot) - Number(a.hot) || b.i - a.i)
+  return order.reduce<typeof order>((kept, one) => (kept.some(({ at }) => Math.abs(at - one.at) < BOX) ? kept : [...kept, one]), []).map(({ i }) => i)
+})
 const hot = (mm: number) => has.value && set.value!.interval_mm![0]! <= mm && mm <= set.value!.interval_mm![1]!
 
 // The scale ends at a round 50 mm above everything there is to show.
 const max = computed(() => {
-  const all = [...props.reading.ribbons.map(({ length_mm }) => length_mm), set.value?.interval_mm?.[1] ?? 0, props.typedMm ?? 0, ...limits.value.map((mm) => mm * 1.35)]
+  const all = [...props.reading.ribbons.map(({ length_mm }) => length_mm), set.value?.interval_mm?.[1] ?? 0, props.typedMm ?? 0, ...limits.value.map((mm) => mm * 1.3)]
   return Math.min(Math.max(100, Math.ceil(Math.max(...all) / 50) * 50), words.value.length_mm[1]!)
 })
 const PAD = 12
@@ -71,7 +77,7 @@ const tiers = computed(() => {
   return list.map((tier, i) => {
     const from = x.value(tier.from_mm)
     const to = x.value(Math.min(tier.to_mm ?? max.value, max.value))
-    return { ...tier, x: (from + to) / 2, from, to, room: to - from > tier.name.length * 10 + 40 && i > 0 }
+    return { ...tier, x: (from + to) / 2, from, to, room: to - from > tier.name.length * 10 + 62 && i > 0 }
   })
 })
 
@@ -139,7 +145,7 @@ function tap(event: MouseEvent): void {
       </template>
       <g v-for="(mm, i) in limits" :key="mm">
         <path :d="`M${x(mm)} 30V${rulerTop}`" :style="hot(mm) ? 'stroke:var(--iron);stroke-width:4' : 'stroke:var(--ink);stroke-width:2'" />
-        <template v-if="i > 0 || x(limits[1] ?? max) - x(mm) > 60">
+        <template v-if="boxed.includes(i)">
           <rect :x="x(mm) - 26" y="2" width="52" height="30" rx="3" :style="hot(mm) ? 'fill:var(--iron);stroke:var(--iron)' : 'fill:var(--paper);stroke:var(--ink);stroke-width:2'" />
           <text text-anchor="middle" font-size="20" font-weight="800" :x="x(mm)" y="24" :style="hot(mm) ? 'fill:var(--on-ink)' : ''">{{ show(mm) }}</text>
         </template>

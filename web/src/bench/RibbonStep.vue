@@ -139,17 +139,17 @@ useBenchKeys((key) => {
       <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
           <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
-          <span class="grow desk:w-28 text-center whitespace-nowrap">{{ thickness }} mm thick</span>
+          <span class="grow text-center whitespace-nowrap" :class="leading.width_mm ? 'desk:w-18' : 'desk:w-28'">{{ thickness }}{{ leading.width_mm ? '' : ' mm' }} thick</span>
           <button type="button" class="key" aria-label="Thicker" @click="thicker(0.5)">+</button>
         </div>
         <div v-if="leading.width_mm" class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Width">
           <button type="button" class="key" aria-label="Narrower" @click="width = Math.max(width - 1, 1)">−</button>
-          <span class="grow desk:w-24 text-center whitespace-nowrap">{{ width }} mm wide</span>
+          <span class="grow desk:w-20 text-center whitespace-nowrap">{{ width }} wide</span>
           <button type="button" class="key" aria-label="Wider" @click="width += 1">+</button>
         </div>
         <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Carried itself</button>
-        <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon forms</button>
-        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Correct one</button>
+        <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon</button>
+        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Correct</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />

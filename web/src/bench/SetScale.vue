@@ -33,6 +33,6 @@ const percent = (share: number) => Math.round(share * 100)
         <text v-if="mm > 10" text-anchor="middle" font-size="20" class="pencil" :x="x(mm)" y="55">{{ show(mm) }}</text>
       </g>
     </svg>
-    <p class="text-pencil"><template v-for="(t, i) in odds" :key="t.tier">{{ i ? ', ' : '' }}{{ t.tier === 'none' ? 'no ribbon' : t.tier }} {{ percent(t.odds) }} %</template></p>
+    <p v-if="odds.length > 1 || limits.length" class="text-pencil"><template v-for="(t, i) in odds" :key="t.tier">{{ i ? ', ' : '' }}{{ t.tier === 'none' ? 'no ribbon' : t.tier }} {{ percent(t.odds) }} %</template></p>
   </div>
 </template>

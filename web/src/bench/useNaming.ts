@@ -14,11 +14,16 @@ export function useNaming() {
   /** All that a result may speak of: a key can end at half a class where a person assigns the whole. */
   const names = computed(() => words.value.names.filter((name) => name.system === system.value))
   const nameOf = (code: string): string => find(code)?.name ?? code
+  /** About how much clay is written beside a field grade. */
+  const clayOf = (code: string): string => {
+    const [from, to] = find(code)?.clay ?? []
+    return from === undefined ? '' : from === to ? `about ${from} % clay` : `about ${from} to ${to} % clay`
+  }
   const named = (code: string | null | undefined) => (code ? { system: system.value, code } : undefined)
   // Field grades are bands of clay and no partition of the triangle: they lie over the lines of a triangle that is one.
   const lines = computed(() =>
     system.value === 'australia' ? words.value.names.filter((name) => name.system === 'usda').flatMap(({ regions }) => regions) : undefined,
   )
   const short = (test: string | null | undefined): string => words.value.tests.find(({ name }) => name === test)?.short ?? 'an answer'
-  return { key, system, classes, names, nameOf, named, lines, short }
+  return { key, system, classes, names, nameOf, clayOf, named, lines, short }
 }

@@ -45,7 +45,7 @@ const titles = computed(() => {
       const polygon = regions.find((region) => widthAt(f.value, region, middle.clay) > 0) ?? regions[0]!
       const [x, y] = at(f.value, middle.sand, middle.clay)
       const words = name.split(' ')
-      const lines = words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
+      const lines = name.includes(', ') ? [name.replace(/, .*/, ','), name.replace(/.*, /, '')] : words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
       const needed = Math.max(...lines.map((line) => line.length)) * 10 + 8
       if (widthAt(f.value, polygon, middle.clay) >= needed) return { code, x, y: y - (lines.length - 1) * 10, lines, anchor: 'middle', from: null }
       const right = f.value.x + f.value.side * (0.5 + (y - f.value.y) / f.value.height / 2) + 58

@@ -62,6 +62,7 @@ function siteMade(site: Site): void {
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
       <QuickReadings v-if="quick.data.value?.total" :readings="quick.data.value.readings" :total="quick.data.value.total" />
       <RouterLink to="/triangle" class="key">Triangle</RouterLink>
+      <RouterLink to="/tests" class="key">Tests</RouterLink>
       <div class="mt-auto pt-4 flex items-center justify-between gap-2 border-t-[1.5px] border-ink">
         <span class="text-pencil text-base">Kept on this machine</span>
         <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>

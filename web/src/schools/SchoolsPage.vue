@@ -39,7 +39,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 
 <template>
   <PageState v-if="!reading" :error="query.error.value" @retry="query.refetch()" />
-  <main v-else class="max-w-[66rem] mx-auto p-4 desk:p-6 text-lg grid gap-5">
+  <main v-else class="max-w-[66rem] mx-auto p-4 desk:p-6 text-lg grid gap-5 print:p-0 print:gap-3">
     <div class="flex flex-wrap justify-between gap-3 print:hidden">
       <button type="button" class="key" @click="back"><span aria-hidden="true">‹</span> Back to the bench</button>
       <button type="button" class="key" @click="print">Print</button>
@@ -57,16 +57,16 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <p class="text-pencil">{{ main.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}</p>
     </section>
 
-    <section aria-labelledby="keys-title" class="overflow-x-auto">
+    <section aria-labelledby="keys-title" class="overflow-x-auto print:overflow-visible">
       <h2 id="keys-title" class="text-2xl mb-1">The class, by the same answers</h2>
       <table class="w-full leading-tight">
-        <thead class="max-desk:sr-only print:table-header-group"><tr class="text-left border-b-2 border-ink"><th scope="col" class="py-1.5 pr-3">School</th><th scope="col" class="pr-3">Says</th><th scope="col" class="pr-3">Beside yours</th><th scope="col">Against it</th></tr></thead>
+        <thead class="max-desk:not-print:sr-only"><tr class="text-left border-b-2 border-ink"><th scope="col" class="py-1.5 pr-3">School</th><th scope="col" class="pr-3">Says</th><th scope="col" class="pr-3">Beside yours</th><th scope="col">Against it</th></tr></thead>
         <tbody>
-          <tr v-for="s in schools" :key="`${s.kind}-${s.id}`" class="border-b border-feint align-top max-desk:grid max-desk:py-1.5" :data-school="s.id">
-            <th scope="row" class="text-left font-semibold desk:py-1.5 pr-3">{{ s.name }}<span v-if="s.kind !== 'key'" class="font-normal text-pencil">, {{ s.kind === 'limits' ? 'limits of the flow key' : 'triangle' }}</span></th>
-            <td class="pr-3 desk:py-1.5"><span v-if="s.says" class="first-letter:uppercase inline-block">{{ s.says }}</span><span v-else class="text-pencil">asks: {{ short(s.asks) }}</span></td>
-            <td class="pr-3 desk:py-1.5 whitespace-nowrap">{{ STANCE[s.stance] }}</td>
-            <td class="desk:py-1.5 text-pencil">{{ details(s.id)?.disagreeing_tests.map(short).join(', ') }}<span v-for="n in details(s.id)?.notes.filter(({ rule }) => rule === 'not_this_schools_ribbon') ?? []" :key="n.rule" class="block">{{ n.sentence }}</span></td>
+          <tr v-for="s in schools" :key="`${s.kind}-${s.id}`" class="border-b border-feint align-top max-desk:not-print:grid max-desk:not-print:py-1.5" :data-school="s.id">
+            <th scope="row" class="text-left font-semibold desk:py-1.5 print:py-1 pr-3">{{ s.name }}<span v-if="s.kind !== 'key'" class="font-normal text-pencil">, {{ s.kind === 'limits' ? 'limits of the flow key' : 'triangle' }}</span></th>
+            <td class="pr-3 desk:py-1.5 print:py-1"><span v-if="s.says" class="first-letter:uppercase inline-block">{{ s.says }}</span><span v-else class="text-pencil">asks: {{ short(s.asks) }}</span></td>
+            <td class="pr-3 desk:py-1.5 print:py-1 whitespace-nowrap">{{ STANCE[s.stance] }}</td>
+            <td class="desk:py-1.5 print:py-1 text-pencil">{{ details(s.id)?.disagreeing_tests.map(short).join(', ') }}<span v-for="n in details(s.id)?.notes.filter(({ rule }) => rule === 'not_this_schools_ribbon') ?? []" :key="n.rule" class="block">{{ n.sentence }}</span></td>
           </tr>
         </tbody>
       </table>
@@ -79,7 +79,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <tbody>
           <tr v-for="c in assessment.curves" :key="c.curve" class="border-b border-feint">
             <th scope="row" class="text-left font-semibold py-1 pr-3 whitespace-nowrap">{{ c.name }}</th>
-            <td class="w-full max-desk:hidden"><svg viewBox="0 0 560 22" class="w-full block" aria-hidden="true"><path class="hair" d="M8 11H552" /><path v-for="t in [0, 20, 40, 60, 80]" :key="t" class="hair" :d="`M${x(t)} 6v10`" /><circle :cx="x(c.clay_percent)" cy="11" r="8" style="fill: var(--ink)" /></svg></td>
+            <td class="w-full max-desk:not-print:hidden"><svg viewBox="0 0 560 22" class="w-full block" aria-hidden="true"><path class="hair" d="M8 11H552" /><path v-for="t in [0, 20, 40, 60, 80]" :key="t" class="hair" :d="`M${x(t)} 6v10`" /><circle :cx="x(c.clay_percent)" cy="11" r="8" style="fill: var(--ink)" /></svg></td>
             <td class="text-right whitespace-nowrap pl-3 font-semibold">{{ Math.round(c.clay_percent) }} %</td>
           </tr>
         </tbody>
@@ -95,7 +95,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       </ul>
     </section>
 
-    <section aria-labelledby="sources-title" class="text-pencil text-base leading-snug">
+    <section aria-labelledby="sources-title" class="print:break-inside-avoid text-pencil text-base leading-snug">
       <h2 id="sources-title" class="text-lg text-ink">Where this comes from</h2>
       <p>Names are compared by the part of the triangle they stand for, not as words: they agree where at least half of the smaller one overlaps. Field grades are grades of behaviour; Australian laboratories part silt from sand at 20 µm, so their sand and silt do not compare with the other systems. Hand texture is an estimate.</p>
       <ul class="mt-1"><li v-for="s in sources" :key="s">{{ s }}</li></ul>

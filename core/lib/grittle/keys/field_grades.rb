@@ -167,6 +167,9 @@ module Grittle
       # @return [String]
       def self.name_of(code, _system = SYSTEM) = GRADES.fetch(code).first
 
+      # @return [Array<Integer>, nil] percent clay, from and to, written beside a grade; about, not measured
+      def self.clay(code) = GRADES.fetch(code).last&.minmax
+
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = GRADES.keys
 

@@ -7,6 +7,9 @@ module Grittle
       # mm; a mean under half an inch is hardly a ribbon [Grittle's own model].
       NEAR_STUB_MM = (5.0...13.0)
 
+      # mm a ribbon may be wider or narrower than a school's before it is marked [Grittle's own model].
+      WIDTH_OFF_MM = 2
+
       module_function
 
       # @param set [RibbonSet] with at least one length
@@ -33,14 +36,24 @@ module Grittle
 
       # A ribbon of another shape than the school's is used all the same, never converted, and marked.
       # @param set [RibbonSet, nil]
-      # @param thickness_mm [Range, nil] as the school wants it; nil where it does not say
+      # @param thickness_mm, width_mm [Range, Numeric, nil] as the school wants it; nil where it does not say
       # @return [Hash, nil] "rule" and "sentence"
-      def geometry(set, thickness_mm)
-        return unless set && thickness_mm && set.counted.any? { |one| one.thickness_mm && !thickness_mm.cover?(one.thickness_mm) }
+      def geometry(set, thickness_mm, width_mm = nil)
+        return unless set
 
-        wanted = [thickness_mm.begin, thickness_mm.end].compact.map { |mm| say(mm, "mm").delete_suffix(" mm") }.join(" to ")
-        { "rule" => "not_this_schools_ribbon", "sentence" => "Not this school's ribbon: it wants one #{wanted} mm thick." }
+        off = [*off(set.counted.map(&:thickness_mm), thickness_mm, "thick"),
+               *off(set.counted.map(&:width_mm), width_mm && ((width_mm - WIDTH_OFF_MM)..(width_mm + WIDTH_OFF_MM)), "wide", width_mm)]
+        { "rule" => "not_this_schools_ribbon", "sentence" => "Not this school's ribbon: it wants one #{off.join(' and ')}." } \
+          unless off.empty?
       end
+
+      # @return [Array<String>] what is wanted, where a measure is outside it
+      def off(measures, range, word, wanted = nil)
+        return [] if range.nil? || measures.compact.all? { |measure| range.cover?(measure) }
+
+        ["#{wanted || [range.begin, range.end].compact.map { |mm| Units.number(mm) }.join(' to ')} mm #{word}"]
+      end
+      private_class_method :off
 
       # @return [Boolean]
       def near_stub?(set) = NEAR_STUB_MM.cover?(set.mean)

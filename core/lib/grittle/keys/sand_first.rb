@@ -12,7 +12,7 @@ module Grittle
       SYSTEM = "canada"
       SOURCE = "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals) (from memory)"
 
-      THICKNESS_MM = nil # the manuals do not say
+      THICKNESS_MM = WIDTH_MM = nil # the manuals do not say
       # mm: where the ribbon ranges begin, as a ruler shows them.
       TIERS = Tiers.new(["none", "barely", "fairly thin", "long", "very long"],
                         [5.0, 25.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })

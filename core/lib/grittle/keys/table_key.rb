@@ -245,7 +245,7 @@ module Grittle
       end
 
       def notes
-        [tie_note, RibbonNotes.geometry(facts.set, self.class::THICKNESS_MM)].compact
+        [tie_note, RibbonNotes.geometry(facts.set, self.class::THICKNESS_MM, self.class::WIDTH_MM)].compact
       end
 
       def tie_note
