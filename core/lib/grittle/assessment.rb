@@ -121,10 +121,17 @@ module Grittle
     # What each limit set of the flow key says of the same observations.
     def limit_sets
       Keys::LimitSets::ALL.map do |name, limits|
-        result = Keys::RibbonAndRub.new(observations, limit_set: name, **@options).result
+        result = flow_key(name)
         { "limit_set" => name, "name" => limits[:name] }
           .merge(named(result).slice("outcomes", "possible", "tiers", "on_the_limit", "agreement"))
       end
+    end
+
+    # Walked already for the set that the assessment goes by.
+    def flow_key(limit_set)
+      return keys.find { |result| result.key == Keys::RibbonAndRub::ID } if limit_set == @limit_set
+
+      Keys::RibbonAndRub.new(observations, limit_set: limit_set, **@options).result
     end
 
     # What each system calls the two numbers, once there are two.

@@ -35,6 +35,8 @@ module Grittle
       end
       @ribbons = ribbons.dup.freeze
       @counted = ribbons.reject(&:torn?).freeze
+      @lengths = @counted.map(&:length_mm).freeze
+      measure unless empty?
       freeze
     end
 
@@ -44,17 +46,11 @@ module Grittle
     # True when every ribbon tore: there is no length yet.
     def empty? = counted.empty?
 
-    # Rounded so that three ribbons of one inch have a mean of one inch, not of 25.399999999999995 mm.
-    # @return [Float] mm
-    def mean = (lengths.sum / count.to_f).round(MEAN_DECIMALS)
+    # @return [Float, nil] mm; nil when every ribbon tore
+    attr_reader :mean
 
     # @return [Float, nil] sample standard deviation in mm; nil for a single ribbon
-    def sd
-      return if count < 2
-
-      average = mean
-      Math.sqrt(lengths.sum { |length| (length - average)**2 } / (count - 1))
-    end
+    attr_reader :sd
 
     # @return [Float, nil] coefficient of variation, as a fraction; nil for a single ribbon or a mean of 0
     def cv = sd && mean.positive? ? sd / mean : nil
@@ -63,16 +59,10 @@ module Grittle
     def freedom = count + 1
 
     # @return [Float] mm: the standard error of the mean length, reading error included
-    def scale
-      shrunk = (((count - 1) * ((sd || 0)**2)) + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
-      Math.sqrt((shrunk / count) + (READING_ERROR_MM**2))
-    end
+    attr_reader :scale
 
     # @return [Range<Float>] mm: 90 % interval of the true length; not cut at 0
-    def interval
-      reach = StudentT.upper95(freedom) * scale
-      (mean - reach)..(mean + reach)
-    end
+    attr_reader :interval
 
     # @return [Float] probability that the true length is above +limit+ (mm)
     def probability_above(limit) = StudentT.below((mean - limit) / scale, freedom)
@@ -139,6 +129,16 @@ module Grittle
 
     private
 
-    def lengths = counted.map(&:length_mm)
+    attr_reader :lengths
+
+    # The mean is rounded so that three ribbons of one inch have a mean of one inch, not of 25.399999999999995 mm.
+    def measure
+      @mean = (lengths.sum / count.to_f).round(MEAN_DECIMALS)
+      @sd = Math.sqrt(lengths.sum { |length| (length - mean)**2 } / (count - 1)) if count > 1
+      shrunk = (((count - 1) * ((sd || 0)**2)) + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
+      @scale = Math.sqrt((shrunk / count) + (READING_ERROR_MM**2))
+      reach = StudentT.upper95(freedom) * scale
+      @interval = (mean - reach)..(mean + reach)
+    end
   end
 end

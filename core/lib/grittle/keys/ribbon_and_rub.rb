@@ -100,7 +100,9 @@ module Grittle
       def class_of(tier, rub = @rub) = tier == "none" ? NO_RIBBON : CLASSES[tier][rub]
 
       # Tier to probability for the set at hand, with the rule of the stub.
-      def tier_odds
+      def tier_odds = @tier_odds ||= odds_with_stub
+
+      def odds_with_stub
         odds = @tiers.odds(facts.set)
         return odds unless near_stub? && odds.keys != ["none"]
         return odds if no_ribbon?

@@ -126,6 +126,11 @@ module Grittle
 
       # @return [Hash{String=>Float}] the answers of one class, each scored
       def scores(code, length = length_mm)
+        @scores ||= {}
+        @scores[[code, length]] ||= score_cells(code, length)
+      end
+
+      def score_cells(code, length)
         cells = classes[code]
         answered = made.filter_map { |test, value| [test, cells[test].score(value)] if cells[test] }.to_h
         answered.merge("ribbons" => cells["ribbons"].score(length), **ball_score(code))
