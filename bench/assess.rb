@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Median time of one assessment with all keys: in this process, and over HTTP where a server's address is given:
+# Median time of one assessment with all keys (the second opinion has bench/evidence.rb): in this process, and over HTTP where a server's address is given:
 #   ruby bench/assess.rb [http://127.0.0.1:4600]
 
 require "json"
@@ -26,12 +26,12 @@ def median(count)
   times.sort[count / 2]
 end
 
-inside = median(COUNT) { Grittle.assess(OBSERVATIONS).to_h }
+inside = median(COUNT) { Grittle.assess(OBSERVATIONS, evidence: "none").to_h }
 puts format("in process: %.1f ms", inside)
 exit unless (address = ARGV.first)
 
 uri = URI("#{address}/api/assessments")
-body = JSON.generate(observations: OBSERVATIONS)
+body = JSON.generate(observations: OBSERVATIONS, evidence: "none")
 Net::HTTP.start(uri.host, uri.port) do |http|
   over = median(COUNT) { http.post(uri.path, body, "content-type" => "application/json") }
   puts format("over HTTP: %.1f ms (%.2f of the target of %d ms)", over, over / TARGET, TARGET)

@@ -1,43 +1,46 @@
 # frozen_string_literal: true
 
-# An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. The
-# readings go through the same models as anybody's, so the demo cannot hold what the application would refuse.
+# An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. What the
+# hand felt is drawn by the core's own simulator from a composition that is invented too, and goes through the same models as
+# anybody's, so the demo cannot hold what the application would refuse.
 module Demo
   HAND = "Maren"
   PEN = "Tobe"
 
-  # Horizon: designation, depths in cm, ribbons in mm (or why there are none), rub, and what else was felt.
-  # `as` overrides the key, with the reason given.
+  # What a horizon is made of, in percent, and the seed of the hand that felt it.
+  def self.soil(sand, clay, seed, **more) = { composition: Grittle::Composition.new(sand: sand, clay: clay), seed: seed, **more }
+
+
+  USUAL = Grittle::Evidence::Simulator::USUAL
+  FULLER = [*USUAL, "cast_strength", "floury_feel", "sand_estimate"].freeze
+
+  # Horizon: designation, depths in cm, soil. `as` overrides the key, with the reason given; `tests` makes others than usual.
   SITES = [
     { name: "High Tare", landform: "upper_slope", note: "Old pasture under the ridge, to be planted. Dry summer.",
       profiles: [
         { name: "Tare 1", kind: "pit", horizons: [
-          ["Ap", 0, 18, { ribbons: [19, 21, 20], wet_rub: "neither", grittiness: "slight", mould_feel: "soft" }],
-          ["E", 18, 32, { ribbons: [31, 30, 32], wet_rub: "very_gritty", grittiness: "moderate", mould_feel: "soft",
-                          as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."] }],
-          ["Bt", 32, 66, { ribbons: [71, 68, 73], wet_rub: "neither", grittiness: "slight", stickiness: "very",
-                           plasticity: "very", mould_feel: "stiff" }],
-          ["BC", 66, 95, { ribbons: [40, 38, 42], wet_rub: "neither", grittiness: "moderate", mould_feel: "doughy" }],
-          ["C", 95, 130, { ribbons: [36, 34, 35], wet_rub: "very_gritty", grittiness: "very", mould_feel: "doughy" }]
+          ["Ap", 0, 18, soil(42, 19, 1)],
+          ["E", 18, 32, soil(62, 15, 17, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."])],
+          ["Bt", 32, 66, soil(24, 52, 1)],
+          ["BC", 66, 95, soil(34, 33, 1)],
+          ["C", 95, 130, soil(58, 24, 6)]
         ] }
       ] },
     { name: "Sallow Bottom", landform: "drainage_line", note: "Rushes, wet until May. A drain is wanted.",
       profiles: [
         { name: "Sallow 1", kind: "probe", horizons: [
-          ["Ah", 0, 15, { ribbons: [15, 13, 16], wet_rub: "very_smooth", grittiness: "none", mould_feel: "soft" }],
-          ["Cg1", 15, 48, { ribbons: [46, 53, 61], wet_rub: "very_smooth", grittiness: "none", stickiness: "moderately",
-                            mould_feel: "doughy" }],
-          ["Cg2", 48, 80, { ribbons: [70, 70, 70], wet_rub: "very_smooth", grittiness: "none", stickiness: "very",
-                            plasticity: "very", mould_feel: "stiff" }],
-          ["2C", 80, 110, { ribbons: :none, mould_feel: "crumbly" }]
+          ["Ah", 0, 15, soil(14, 14, 1)],
+          ["Cg1", 15, 48, soil(10, 39, 14, tests: FULLER)],
+          ["Cg2", 48, 80, soil(7, 48, 6)],
+          ["2C", 80, 110, soil(82, 5, 1)]
         ] }
       ] },
     { name: "Kiln Bank", landform: "lower_slope", note: "Road cutting, cleaned back half a metre.",
       profiles: [
         { name: "Cutting", kind: "cutting", horizons: [
-          ["A", 0, 24, { ribbons: [17, 18, 16], wet_rub: "very_gritty", grittiness: "very", mould_feel: "crumbly" }],
-          ["Bw", 24, 62, { ribbons: [33, 31, 34], wet_rub: "very_gritty", grittiness: "moderate", mould_feel: "soft" }],
-          ["C", 62, 105, { ribbons: :no_ball }]
+          ["A", 0, 24, soil(65, 11, 1)],
+          ["Bw", 24, 62, soil(56, 26, 6)],
+          ["C", 62, 105, soil(93, 2, 1)]
         ] }
       ] }
   ].freeze
@@ -45,10 +48,9 @@ module Demo
   # The half-done profile comes last, so that it is the work to go on with.
   HALF_DONE = {
     name: "Tare 2", kind: "hand_auger", horizons: [
-      ["Ap", 0, 20, { ribbons: [22, 20, 21], wet_rub: "neither", grittiness: "slight", mould_feel: "soft" }],
-      ["AB", 20, 38, { ribbons: [33, 35], wet_rub: "neither", grittiness: "slight", mould_feel: "doughy" }],
-      ["Bt1", 38, 64, { ribbons: [52, 57, 49], ended: %w[broke folded broke], moist_clod: "firm", mould_feel: "stiff",
-                        stop_at: "ribbon" }],
+      ["Ap", 0, 20, soil(38, 18, 1)],
+      ["AB", 20, 38, soil(36, 29, 1)],
+      ["Bt1", 38, 64, soil(30, 41, 34, tests: %w[mould_feel], stop_at: "ribbon")],
       ["Bt2", 64, 92, nil],
       ["C", 92, 125, nil]
     ]
@@ -71,46 +73,46 @@ module Demo
 
   def profile(site, facts)
     profile = Profile.make(site, { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN })
-    facts[:horizons].each do |designation, upper, lower, felt|
+    facts[:horizons].each do |designation, upper, lower, soil|
       horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower)
-      texture(Reading.begin(horizon: horizon), felt) if felt
+      texture(Reading.begin(horizon: horizon), **soil) if soil
     end
   end
 
   def quick
-    reading = Reading.begin(label: "Bed by the gate", hand: HAND, pen: HAND)
-    texture(reading, ribbons: [31, 30, 33], wet_rub: "neither", grittiness: "slight", mould_feel: "doughy")
+    texture(Reading.begin(label: "Bed by the gate", hand: HAND, pen: HAND), **soil(40, 24, 1))
   end
 
-  def texture(reading, felt)
-    answer(reading, felt.slice(:moist_clod, :mould_feel))
-    felt[:ribbons] == :no_ball ? no_ball(reading) : ball_and_ribbons(reading, felt)
-    answer(reading, felt.slice(:wet_rub, :grittiness, :stickiness, :plasticity))
-    return reading.stand_at(step: felt[:stop_at]) if felt[:stop_at]
+  def texture(reading, composition:, seed:, tests: USUAL, as: nil, stop_at: nil)
+    felt = Grittle::Evidence::Simulator.new(seed).feel(composition, tests: tests)
+    answer(reading, felt.slice("mould_feel"))
+    felt["ball_holds"] ? ball_and_ribbons(reading, felt) : no_ball(reading)
+    answer(reading, felt.except("mould_feel", "ball_holds", "ribbon_forms", "ribbons", "moisture_rounds"))
+    return reading.stand_at(step: stop_at) if stop_at
 
-    code, reason = felt[:as] || [reading.assessment.key.outcomes.first.first, nil]
+    code, reason = as || [reading.assessment.key.outcomes.first.first, nil]
     reading.assign(reading.lock_version, code, reason: reason)
     reading.stand_at(step: "assign")
   end
 
   def no_ball(reading)
-    answer(reading, ball_holds: false)
+    answer(reading, "ball_holds" => false)
     reading.answer(reading.lock_version, moisture: "too_dry")
-    answer(reading, ball_holds: false)
+    answer(reading, "ball_holds" => false)
     reading.answer(reading.lock_version, moisture: "neither")
   end
 
   def ball_and_ribbons(reading, felt)
-    answer(reading, ball_holds: true)
-    return answer(reading, ribbon_forms: false) if felt[:ribbons] == :none
+    answer(reading, "ball_holds" => true)
+    return answer(reading, "ribbon_forms" => false) unless felt["ribbons"]
 
-    felt[:ribbons].each_with_index do |length, index|
-      reading.add_ribbon(reading.lock_version, entered: length, unit: "mm", thickness_mm: 3,
-                                               ended: felt.dig(:ended, index))
+    felt["ribbons"].each do |ribbon|
+      reading.add_ribbon(reading.lock_version, entered: ribbon["length_mm"], unit: "mm", thickness_mm: ribbon["thickness_mm"],
+                                               ended: ribbon["ended"])
     end
   end
 
   def answer(reading, answers)
-    reading.answer(reading.lock_version, answers: answers.transform_keys(&:to_s)) unless answers.empty?
+    reading.answer(reading.lock_version, answers: answers) unless answers.empty?
   end
 end

@@ -109,8 +109,11 @@ class Reading < Record
   # @return [Grittle::Assessment]
   def assessment
     Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit,
-                                 system: system, curve: curve, older_grades: older_grades)
+                                 system: system, curve: curve, older_grades: older_grades, evidence_system: evidence_system)
   end
+
+  # @return [String] the triangle of the second opinion: the key's own, and the USDA's where the key names grades
+  def evidence_system = Grittle::TRIANGLES.key?(naming_system) ? naming_system : Grittle::Triangles::USDA.id
 
   # @return [String] the system in whose names the key answers
   def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM

@@ -5,13 +5,14 @@ module ProfileSerializer
   module_function
 
   # @param profile [Profile]
+  # @param clay [Boolean] whether each reading carries its clay with the range: for one profile, not for lists of them
   # @return [Hash] schema Profile
-  def call(profile)
+  def call(profile, clay: true)
     {
       id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
       name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
       method: ReadingSerializer.method(profile), method_name: method_name(profile), hand: profile.hand&.name,
-      pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon) },
+      pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
       gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id
     }
   end
@@ -19,12 +20,14 @@ module ProfileSerializer
   # @param site [Site]
   # @return [Hash] schema Site
   def site(site)
-    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: site.profiles.map { |profile| call(profile) } }
+    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: site.profiles.map { |profile| call(profile, clay: false) } }
   end
 
-  def horizon(horizon)
+  def horizon(horizon, clay:)
     reading = horizon.reading
-    { id: horizon.id, version: horizon.lock_version, **depths(horizon), reading: reading && ReadingSerializer.summary(reading) }
+    summary = reading && ReadingSerializer.summary(reading)
+    summary = summary.merge(clay: ReadingSerializer.clay(reading)) if summary && clay
+    { id: horizon.id, version: horizon.lock_version, **depths(horizon), reading: summary }
   end
 
   # @return [Hash] designation and depths in cm, whole numbers as such

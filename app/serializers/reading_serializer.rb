@@ -13,7 +13,8 @@ module ReadingSerializer
       method: method(reading), hand: reading.hand&.name, pen: reading.pen&.name, started_at: reading.started_at.iso8601,
       **place(reading), observations: reading.observations, moisture: moisture(reading),
       ribbons: reading.standing_ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessed(reading, assessment), assigned: assigned(reading), expected: expected(reading)
+      assessment: assessed(reading, assessment), expected: expected(reading),
+      assigned: assigned(reading)&.merge(estimate: given(assessment, reading.assigned))
     }
   end
 
@@ -22,6 +23,22 @@ module ReadingSerializer
     kept = reading.kept_contradictions
     whole = assessment.to_h
     whole.merge("contradictions" => whole["contradictions"].map { |one| one.merge("kept" => kept[one["rule"]]) })
+  end
+
+  # @return [Hash, nil] schema GivenClass: the estimate given the class that was assigned
+  def given(assessment, assignment)
+    assignment && assessment.estimate.given(assignment.code, naming: assignment.result["system"]).to_h
+  end
+
+  # What follows from a reading goes by the estimate given the assigned class, or by the estimate alone.
+  # @return [Hash, nil] schema Clay, in percent
+  def clay(reading)
+    assessment = reading.assessment
+    return if assessment.estimate.empty? && reading.assigned.nil?
+
+    within = given(assessment, reading.assigned)
+    found = within || assessment.estimate.to_h
+    { mean: found["mean"]["clay"], range: found["clay_range"], given: !within.nil?, uniform: within ? within["uniform"] : false }
   end
 
   # What was expected stays hidden until there is a class to hold it against.

@@ -18,6 +18,7 @@ require_relative "grittle/triangles/usda"
 require_relative "grittle/triangles/canada"
 require_relative "grittle/triangles/fao_wrb"
 require_relative "grittle/triangles/uk"
+require_relative "grittle/triangles"
 
 # What a hand does and finds
 require_relative "grittle/tests/vocabulary"
@@ -61,19 +62,22 @@ require_relative "grittle/profile/vocabulary"
 require_relative "grittle/profile/depth_range"
 require_relative "grittle/profile/horizon_sequence"
 
+# The second opinion: one estimate from everything the hand felt
+require_relative "grittle/evidence/grid"
+require_relative "grittle/evidence/model"
+require_relative "grittle/evidence/tables"
+require_relative "grittle/evidence/felt"
+require_relative "grittle/evidence/posterior"
+require_relative "grittle/evidence/margins"
+require_relative "grittle/evidence/estimate"
+require_relative "grittle/evidence/next_tests"
+require_relative "grittle/evidence/beside_key"
+require_relative "grittle/evidence/simulator"
+
 require_relative "grittle/assessment"
 
 # The entry points that everything outside the core goes through.
 module Grittle
-  TRIANGLES = [Triangles::USDA, Triangles::CANADA, Triangles::FAO_WRB, Triangles::UK].to_h { |system| [system.id, system] }.freeze
-
-  # @param system [String] a name of TRIANGLES
-  # @return [Triangle]
-  # @raise [UnknownName] when there is no such system
-  def self.triangle(system)
-    TRIANGLES.fetch(system.to_s) { raise UnknownName.new("system", system, TRIANGLES.keys) }
-  end
-
   # Classifies one composition.
   # @param sand, silt, clay [Numeric, nil] percent of the fine earth; two of the three suffice
   # @return [TextureClass]

@@ -185,4 +185,27 @@ RSpec.describe "/api/readings" do
     expect(keep[now, " "]).to be_refused(422, "/kept/reason", /one line why/)
     expect(keep[now, "So.", rule: "moon"]).to be_refused(422, "/rule", /no rule “moon”/)
   end
+
+  it "estimates beside the key, and within the class that is assigned" do
+    reading = give(push(give(begin_reading, ball_holds: true), 41, 44, 39), wet_rub: "neither")
+    evidence = reading["assessment"]["evidence"]
+    expect(evidence).to include("system" => "usda", "settled" => false, "felt" => 4, "sentence" => /\AClay loam, most likely/)
+    expect(evidence["next_tests"].first).to include("test" => "stickiness")
+    assigned = assign(reading, "C", reason: "Heavier to the spade.")
+    expect(assigned["assigned"]["estimate"]).to include("uniform" => false, "probability" => be_within(0.03).of(0.2))
+    moved = api_patch("/api/readings/#{reading['id']}", { version: assigned["version"], key: "sand_first" })
+    expect(moved["assessment"]["evidence"]).to include("system" => "canada", "mean" => evidence["mean"])
+  end
+
+  it "gives a profile's readings their clay, within the class where there is one" do
+    profile = profile_with(["Ap", 0, 20], ["Bt", 20, 60], ["C", 60, 90])
+    assign(give(push(give(begin_reading(profile.horizons[0]), ball_holds: true), 20, 21), wet_rub: "neither"), "L")
+    push(give(begin_reading(profile.horizons[1]), ball_holds: true), 80, 81)
+    begin_reading(profile.horizons[2])
+    clay = api_get("/api/profiles/#{profile.id}")["horizons"].map { |layer| layer["reading"]["clay"] }
+    expect(clay[0]).to include("given" => true, "uniform" => false, "range" => all(be_between(7, 27)))
+    expect(clay[1]).to include("given" => false, "mean" => be_within(4).of(51))
+    expect(clay[2]).to be_nil
+    expect(api_get("/api/sites")["sites"].last["profiles"].first["horizons"].first["reading"]).not_to have_key "clay"
+  end
 end

@@ -27,6 +27,7 @@ module CommandLine
       OptionParser.new do |parser|
         parser.on("--system NAME") { |name| options[:system] = name }
         parser.on("--curve NAME") { |name| options[:curve] = name }
+        parser.on("--key NAME") { |name| options[:key] = name }
         parser.on("--limits NAME") { |name| options[:limit_set] = name }
         parser.on("--ribbon-counts-from NAME") { |name| options[:ribbon_counts_from] = name }
       end.parse!(arguments)

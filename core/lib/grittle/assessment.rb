@@ -3,6 +3,9 @@
 module Grittle
   # Everything the core makes of one set of observations, as on the wire.
   class Assessment
+    # The estimate with suggestions what to test next, the estimate alone, or neither.
+    EVIDENCE = %w[full estimate none].freeze
+
     attr_reader :observations, :key
 
     # @param observations [Observations]
@@ -13,14 +16,21 @@ module Grittle
     # @param older_grades [Boolean] whether the field grades include sandy clay and silty clay, as the list of 1979 does
     # @param curve [String] which curve makes clay of a ribbon, in the two numbers
     # @param unit [String] unit of lengths in sentences
+    # @param evidence_system [String, nil] the triangle the estimate names its classes in; nil takes +system+
+    # @param evidence [String] how much of the second opinion: one of EVIDENCE
     # @raise [UnknownName]
     def initialize(observations, system: "usda", key: "ribbon_and_rub", limit_set: Keys::LimitSets::DEFAULT,
-                   ribbon_counts_from: Keys::LimitSets::DEFAULT_COUNTS_FROM, older_grades: false, curve: Curves::DEFAULT, unit: "mm")
+                   ribbon_counts_from: Keys::LimitSets::DEFAULT_COUNTS_FROM, older_grades: false, curve: Curves::DEFAULT, unit: "mm",
+                   evidence_system: nil, evidence: "full")
+      raise UnknownName.new("evidence", evidence, EVIDENCE) unless EVIDENCE.include?(evidence)
+
       @observations = observations
       @triangle = Grittle.triangle(system)
       @options = { ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: Curves[curve].id, system: system,
                    unit: unit }
       @limit_set = limit_set
+      @evidence = evidence
+      @evidence_system = Grittle.triangle(evidence_system || system).id
       @walk = Keys[key].new(observations, limit_set: limit_set, **@options)
       @key = @walk.result
     end
@@ -39,6 +49,7 @@ module Grittle
         "keys" => keys.map { |result| result == key ? main : named(result) },
         "limit_sets" => limit_sets,
         "systems" => systems,
+        "evidence" => evidence,
         "contradictions" => Contradictions.new(observations, keys).to_a,
         "rules_of_thumb" => RulesOfThumb.for(observations)
       }
@@ -72,6 +83,9 @@ module Grittle
     # @return [Hash] what a ruler shows: the key's tiers, and the bell of the true length
     def ruler = { "tiers" => @walk.tiers.to_a, "density" => set ? set.density : [] }
 
+    # @return [Evidence::Estimate] what everything that was felt says, beside the keys
+    def estimate = @estimate ||= Evidence::Estimate.new(observations, system: @evidence_system, curve: @options[:curve])
+
     # Whether another name stands for the same soil as the main key's first outcome.
     # @return [String, nil] "agree", "one_off" or "two_off"; nil while the key is not at its end, or names a group
     def agreement_with(system, code)
@@ -84,6 +98,16 @@ module Grittle
 
     def walks
       @walks ||= [@walk, *(Keys::ALL - [@walk.class]).map { |other| other.new(observations, limit_set: @limit_set, **@options) }]
+    end
+
+    def evidence
+      return if @evidence == "none"
+
+      found = estimate.to_h.merge("beside_key" => Evidence::BesideKey.new(key, estimate).to_h)
+      return found if @evidence == "estimate"
+
+      suggested = Evidence::NextTests.new(estimate).to_a
+      found.merge("next_tests" => suggested, "next_sentence" => (Evidence::NextTests::NOTHING_WORTH_IT if suggested.empty?))
     end
 
     # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.

@@ -6,6 +6,7 @@ import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
+import EstimateBars from './EstimateBars.vue'
 import SetScale from './SetScale.vue'
 import { useNaming } from './useNaming'
 import { useBench } from './useReading'
@@ -21,11 +22,14 @@ const AGREEMENT: Record<string, string> = { agree: 'it agrees', one_off: 'one cl
 const expected = computed(() => reading.value.expected)
 const percent = (weight: number) => Math.round(weight * 100)
 const phone = useMediaQuery('(max-width: 720px)')
-const sets = computed(() => (key.value.key === 'ribbon_and_rub' ? reading.value.assessment.limit_sets.filter(({ outcomes }) => outcomes.length) : []))
+const evidence = computed(() => reading.value.assessment.evidence!)
+const given = computed(() => reading.value.assigned?.estimate)
+type Parts = { sand: number; silt: number; clay: number }
+const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} % (80 % within ${range[0]} to ${range[1]})`
 </script>
 
 <template>
-  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_456px] desk:gap-5">
+  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_400px] desk:gap-5">
     <div class="grid gap-3 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>
         <span class="text-pencil leading-tight">You assigned</span>
@@ -44,21 +48,19 @@ const sets = computed(() => (key.value.key === 'ribbon_and_rub' ? reading.value.
       <AssignActions v-if="phone" />
       <p class="border-t-2 border-ink pt-2 leading-snug"><span class="font-semibold">{{ leading.name }}:</span> {{ key.path.map(({ text }) => text).join(', ') || 'nothing answered yet' }}.</p>
       <p v-if="key.system === 'australia'" class="text-pencil leading-snug">A grade of behaviour, not a region of a triangle. Australian laboratories part silt from sand at 20 µm: their sand and silt do not compare with the 50 µm systems.</p>
-      <table v-if="sets.length" class="w-full leading-tight border-t-2 border-ink">
-        <caption class="text-left font-extrabold py-2">The same ribbons by each limit set</caption>
-        <tbody>
-          <tr v-for="s in sets" :key="s.limit_set" class="border-t border-feint" :class="s.limit_set === key.limit_set ? 'font-semibold' : ''">
-            <th scope="row" class="text-left py-1 pr-2" :class="s.limit_set === key.limit_set ? '' : 'font-normal'">{{ s.name }}</th>
-            <td class="text-right">{{ s.outcomes.map((o) => (s.outcomes.length > 1 ? `${nameOf(o.code)} ${percent(o.weight)}\u00a0%` : nameOf(o.code))).join(', ') }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <section v-if="evidence.felt" aria-labelledby="estimate-title" class="border-t-2 border-ink pt-2 grid gap-1.5">
+        <h2 id="estimate-title" class="text-2xl leading-tight">The estimate<span v-if="key.system === 'australia'" class="font-normal text-pencil text-xl">, in USDA classes</span></h2>
+        <EstimateBars :evidence="evidence" :most="3" />
+        <p class="leading-tight text-lg">{{ parts(evidence.mean, evidence.clay_range) }}</p>
+        <p v-if="given" class="leading-tight text-lg" data-given>{{ given.uniform ? `By the class alone, for the estimate gave it ${percent(given.probability)} %:` : `Given ${reading.assigned!.name}:` }} {{ parts(given.mean, given.clay_range) }}</p>
+        <p v-if="evidence.beside_key" class="leading-tight text-lg text-pencil" data-beside>{{ evidence.beside_key.sentence }}</p>
+      </section>
     </div>
     <figure class="grid gap-2 content-start">
-      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :width="phone ? 366 : 456" axes names />
-      <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span>A class is a region: no point is measured.</span></figcaption>
+      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :region="evidence.felt ? evidence.region : undefined" :width="phone ? 366 : 400" axes names />
+      <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span v-if="evidence.felt"><svg width="34" height="12" class="inline align-middle" aria-hidden="true"><rect class="estimate" width="34" height="12" rx="6" /></svg> the estimate, 80 %</span></figcaption>
       <SetScale v-if="reading.assessment.ribbon_set?.mean_mm !== undefined" :reading="reading" :unit="bench.unit.value" class="border-t-2 border-ink pt-2 mt-1 [&>svg]:max-w-[20rem]" />
+      <CautionNote name="results" />
     </figure>
-    <CautionNote name="results" class="desk:col-span-2" />
   </div>
 </template>

@@ -22,6 +22,7 @@ import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
 import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
+import WhatNext from './WhatNext.vue'
 
 const router = useRouter()
 const bench = useBench()
@@ -107,7 +108,7 @@ useBenchKeys((key) => {
       <button type="button" class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1" aria-label="Show the keys" @click="keys = true"><CircleQuestionMark :size="34" aria-hidden="true" /></button>
     </header>
 
-    <div class="min-h-0 grid" :class="reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_304px]' : 'desk:grid-cols-[minmax(0,1fr)_304px]'">
+    <div class="min-h-0 grid" :class="reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_336px]' : 'desk:grid-cols-[minmax(0,1fr)_336px]'">
       <SpineColumn v-if="reading.horizons.length" class="hidden desk:block border-r-[2.5px] border-ink" :reading="reading" />
       <main class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-24" :aria-label="steps[index]?.name">
         <p v-if="bench.sentence.value" role="alert" class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4">
@@ -130,7 +131,8 @@ useBenchKeys((key) => {
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
         <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
         <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
-        <div class="p-4 pt-2 grid gap-1.5">
+        <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
+          <WhatNext v-if="wide && bench.step.value !== 'assign'" :most="2" />
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
           <button type="button" class="key key-main w-full" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
         </div>

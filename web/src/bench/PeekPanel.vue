@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mainKey } from '@/api'
 import { ChevronUp } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import SchoolStrip from '@/schools/SchoolStrip.vue'
@@ -14,6 +14,8 @@ defineProps<{ step: string }>()
 const bench = useBench()
 const { names, lines, short } = useNaming()
 const open = ref(false)
+// Whatever was pressed in it leads somewhere: the way there must be in sight.
+watch([bench.step, bench.test], () => (open.value = false))
 const key = computed(() => mainKey(bench.reading.value!))
 </script>
 

@@ -110,17 +110,17 @@ useBenchKeys((key) => {
 
     <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable @tap="typed = show($event)" />
 
-    <div role="status" aria-live="polite" class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5" data-advice>
-      <p class="desk:text-2xl font-extrabold leading-tight">{{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}</p>
-      <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>
-      <p v-else-if="advice && set" class="leading-tight max-desk:hidden">{{ set.sentence }}<span v-if="clock.minute.value !== null">, minute {{ clock.minute.value }}</span></p>
-      <span v-if="drifting || (reworked?.subplastic && !ticked)" class="flex flex-wrap gap-4">
-        <button v-if="drifting" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="lastCounts">They grow with working: let only the last count</button>
-        <button v-if="reworked?.subplastic && !ticked" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="tickSubplastic">Mark it subplastic</button>
-      </span>
+    <div class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center" data-advice>
+      <div role="status" aria-live="polite">
+        <p class="desk:text-2xl font-extrabold leading-tight">{{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}</p>
+        <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>
+        <p v-else-if="advice && set" class="leading-tight max-desk:hidden">{{ set.sentence }}<span v-if="clock.minute.value !== null"> Minute {{ clock.minute.value }}.</span></p>
+      </div>
+      <button v-if="drifting" type="button" class="min-h-14 max-w-64 text-left font-semibold underline underline-offset-4 leading-tight" @click="lastCounts">They grow with working: let only the last count</button>
+      <button v-else-if="reworked?.subplastic && !ticked" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="tickSubplastic">Mark it subplastic</button>
     </div>
 
-    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[6.2fr_4.2fr_3fr] desk:gap-x-4">
+    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[7fr_4fr_3fr] desk:gap-x-4">
       <div class="grid grid-cols-4 desk:grid-cols-6 gap-1.5" role="group" :aria-label="`Length of ribbon ${count + 1} in ${bench.unit.value}`">
         <button v-for="k in PAD" :key="k" type="button" class="key px-0 min-w-0 text-2xl font-extrabold" :class="{ 'max-desk:order-2': k === 'del', 'max-desk:order-3': '456'.includes(k), 'max-desk:order-4': k === '0', 'max-desk:order-5': '789'.includes(k), 'max-desk:order-6': k === '.', 'max-desk:order-1': '123'.includes(k) }" :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k" @click="press(k)">{{ k === 'del' ? '⌫' : k }}</button>
       </div>

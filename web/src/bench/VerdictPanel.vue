@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mainKey } from '@/api'
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
@@ -8,13 +9,17 @@ import ContradictionNotes from './ContradictionNotes.vue'
 import SetScale from './SetScale.vue'
 import { useNaming } from './useNaming'
 import { useBench } from './useReading'
+import WhatNext from './WhatNext.vue'
 
-// The verdict so far, alive from the first answer: what is still possible, why, and how near a limit.
+// The verdict so far, alive from the first answer: what is still possible and why, how near a limit, and beside the key the
+// estimate from everything that was felt.
 const props = defineProps<{ step: string }>()
 const bench = useBench()
+const { nameOf, named, names, lines, short } = useNaming()
+const phone = useMediaQuery('(max-width: 720px)')
 const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
-const { nameOf, named, names, lines, short } = useNaming()
+const evidence = computed(() => reading.value.assessment.evidence!)
 const assignedHere = computed(() => (reading.value.assigned?.system === key.value.system ? reading.value.assigned.code : null))
 const percent = (weight: number) => Math.round(weight * 100)
 const headline = computed(() => {
@@ -26,13 +31,21 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
 </script>
 
 <template>
-  <section aria-label="Verdict so far" class="flex flex-col gap-2.5 *:shrink-0">
-    <div>
-      <h2 class="text-2xl leading-tight first-letter:uppercase">{{ headline }}</h2>
-      <p class="text-pencil leading-tight">{{ key.on_the_limit ? 'on the limit' : key.outcomes.length ? 'by the key' : `next: ${short(key.next_question)}` }}</p>
+  <section aria-label="Verdict so far" class="flex flex-col gap-2 *:shrink-0">
+    <div class="grid grid-cols-[minmax(0,1fr)_156px] gap-2 items-start">
+      <div>
+        <h2 class="text-2xl leading-[1.1] first-letter:uppercase hyphens-auto">{{ headline }}</h2>
+        <p class="text-pencil leading-tight">{{ key.on_the_limit ? 'on the limit' : key.outcomes.length ? 'by the key' : `next: ${short(key.next_question)}` }}</p>
+      </div>
+      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :region="evidence.felt ? evidence.region : undefined" :width="156" />
     </div>
     <ContradictionNotes />
-    <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :width="184" class="self-center" />
+    <div v-if="evidence.felt" class="leading-tight" data-evidence>
+      <p><svg width="22" height="10" class="inline mr-1" aria-hidden="true"><rect class="estimate" width="22" height="10" rx="5" /></svg><b>Estimate:</b> {{ evidence.sentence }}<template v-if="evidence.system === 'usda' && key.system === 'australia'"> In USDA classes.</template></p>
+      <p v-if="evidence.beside_key && evidence.beside_key.agreement !== 'agree'" class="text-pencil" :data-beside="evidence.beside_key.rule ?? evidence.beside_key.agreement">{{ evidence.beside_key.sentence }}</p>
+      <p v-if="evidence.widened" class="text-pencil" data-widened>Held more loosely, because of what you ticked.</p>
+    </div>
+    <WhatNext v-if="phone" :most="3" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />
     <ul v-if="key.outcomes.length > 1" class="grid gap-1.5">
       <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] items-end leading-none">

@@ -12,6 +12,8 @@ const props = defineProps<{
   possible: string[]
   outcomes?: string[]
   assigned?: string | null
+  /** The estimate: the smallest set of compositions that holds 80 %. */
+  region?: { percent: number; area_percent: number; runs: number[][] }
   width: number
   names?: boolean
   axes?: boolean
@@ -26,11 +28,14 @@ const grains = computed(() => field(f.value, 8))
 const open = computed(() => props.classes.filter(({ code }) => props.possible.includes(code)))
 const named = computed(() => props.classes.filter(({ code }) => props.outcomes?.includes(code)))
 const outlines = computed(() => props.lines ?? props.classes.flatMap(({ regions }) => regions))
+// Each run of compositions is a bar one percent of clay high.
+const soft = computed(() => (props.region?.runs ?? []).map(([clay, from, to]) => `M${points(f.value, [[from! - 0.5, clay! - 0.5], [to! + 0.5, clay! - 0.5], [to! + 0.5, clay! + 0.5], [from! - 0.5, clay! + 0.5]]).replaceAll(' ', 'L')}Z`).join(''))
 const given = computed(() => props.classes.find(({ code }) => code === props.assigned))
 const label = computed(() => {
   const list = (found: Naming[]) => found.map(({ name }) => name).join(', ')
   const parts = [`Texture triangle. Possible: ${list(open.value)}.`]
   if (named.value.length) parts.push(`The key names: ${list(named.value)}.`)
+  if (props.region) parts.push(`The estimate's ${props.region.percent} % region covers ${props.region.area_percent} % of the triangle.`)
   if (given.value) parts.push(`Assigned: ${given.value.name}.`)
   return parts.join(' ')
 })
@@ -70,6 +75,7 @@ const ticks = computed(() =>
   <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label" class="block">
     <defs>
       <clipPath :id="`${id}-open`"><template v-for="c in open" :key="c.code"><polygon v-for="(r, i) in c.regions" :key="i" :points="points(f, r)" /></template></clipPath>
+      <clipPath :id="`${id}-all`"><polygon :points="corners(f)" /></clipPath>
     </defs>
     <polygon class="ground" :points="corners(f)" />
     <template v-for="c in open" :key="`${c.code}-wash`"><polygon v-for="(r, i) in c.regions" :key="i" class="wash close-in" :points="points(f, r)" /></template>
@@ -79,6 +85,7 @@ const ticks = computed(() =>
     <g :clip-path="`url(#${id}-open)`">
       <path class="g-clay" :d="grains.lines" /><path class="g-silt" :d="grains.dashes" /><path class="g-sand" :d="grains.dots" />
     </g>
+    <g v-if="region" :clip-path="`url(#${id}-all)`"><path class="estimate close-in" :d="soft" /></g>
     <polygon v-for="(line, i) in outlines" :key="`line-${i}`" class="inked" style="stroke-width: 0.8" :points="points(f, line)" />
     <template v-for="c in open" :key="`${c.code}-open`"><polygon v-for="(r, i) in c.regions" :key="i" class="inked" :points="points(f, r)" /></template>
     <template v-for="c in named" :key="`${c.code}-key`"><polygon v-for="(r, i) in c.regions" :key="i" class="key-region" :points="points(f, r)" /></template>

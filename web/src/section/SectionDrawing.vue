@@ -22,19 +22,28 @@ const s = computed(() => layOutSection(props.profile, windowHeight.value - 190, 
 const rows = computed(() => props.profile.horizons.map((horizon, i) => ({ horizon, layer: s.value.layers[i]! })))
 const TAPE = 58
 const column = computed(() => (phone.value ? 66 : 150))
-const wordsX = computed(() => TAPE + column.value + (phone.value ? 26 : 54))
-const laneX = computed(() => wordsX.value + 330)
+// Clay stands at its true depth right beside the column, so that a step in it is a step at the boundary.
+const CLAY_WIDTH = 140
+const clayX = computed(() => TAPE + column.value + 16)
+const wordsX = computed(() => TAPE + column.value + (phone.value ? 26 : 54 + CLAY_WIDTH))
+const mostClay = computed(() => Math.max(60, ...props.profile.horizons.map((h) => h.reading?.clay?.range[1] ?? 0)))
+const clay = computed(() => linear(0, mostClay.value, clayX.value, clayX.value + CLAY_WIDTH))
+const clays = computed(() => rows.value.flatMap(({ horizon: { reading }, layer }) => (reading?.clay ? [{ ...reading.clay, top: layer.top, bottom: layer.bottom }] : [])))
+/** One line down the profile, level at each boundary; it is broken where nothing is known. */
+const clayLine = computed(() => clays.value.map((c, i) => `${i && clays.value[i - 1]!.bottom === c.top ? 'L' : 'M'}${clay.value(c.mean)} ${c.top}V${c.bottom}`).join(''))
+const laneX = computed(() => wordsX.value + 300)
 const laneEnd = computed(() => width.value - 170)
 const longest = computed(() => Math.max(80, ...props.profile.horizons.map((h) => h.reading?.ribbon_set?.interval_mm?.[1] ?? 0)))
 const x = computed(() => linear(0, longest.value, laneX.value, laneEnd.value))
 const ticks = computed(() => [0, 25, 50, 75, 100, 150, 200, 250].filter((mm) => mm <= longest.value))
 const nameOf = (h: Horizon) => h.reading?.assigned?.name ?? (h.reading ? h.reading.sentence.replace(/\.$/, '') : 'not textured yet')
 const action = (h: Horizon) => (h.reading?.assigned ? 'Open' : h.reading ? 'Continue' : 'Texture')
+const clayText = (h: Horizon) => `${h.reading!.clay!.range[0]} to ${h.reading!.clay!.range[1]} %${h.reading!.clay!.uniform ? ' by its class' : ''}`
 const range = (h: Horizon) => `${h.upper_cm} to ${h.lower_cm} cm`
 const label = computed(
   () =>
     `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
-    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}`).join('; ') +
+    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.reading?.clay ? `, clay ${clayText(h)}` : ''}`).join('; ') +
     (props.profile.gaps.length ? `. ${props.profile.gaps.map(({ sentence }) => sentence).join(' ')}` : '.'),
 )
 </script>
@@ -47,6 +56,12 @@ const label = computed(
         <text :x="laneX" y="20" font-size="17" font-weight="640">ribbon, {{ unit }}, with its 90 % interval</text>
         <g v-for="mm in ticks" :key="mm"><path class="feint" :d="`M${x(mm)} 44V${s.height - 16}`" /><text v-if="mm" :x="x(mm)" y="40" text-anchor="middle" font-size="16" class="pencil">{{ show(mm) }}</text></g>
       </template>
+      <template v-if="!phone && clays.length">
+        <text :x="clayX" y="20" font-size="17" font-weight="640">clay %, 80 %</text>
+        <g v-for="t in [0, 20, 40, 60, 80].filter((one) => one <= mostClay)" :key="`clay-${t}`"><path class="feint" :d="`M${clay(t)} 44V${s.y(s.depth)}`" /><text v-if="t" :x="clay(t)" y="40" text-anchor="middle" font-size="16" class="pencil">{{ t }}</text></g>
+        <rect v-for="(c, i) in clays" :key="i" :class="c.uniform ? 'undone' : 'estimate'" :x="clay(c.range[0]!)" :width="Math.max(clay(c.range[1]!) - clay(c.range[0]!), 2)" :y="c.top" :height="c.bottom - c.top" />
+        <path class="inked" style="stroke-width: 3" :d="clayLine" />
+      </template>
       <path class="inked" style="stroke-width: 2.5" :d="`M${TAPE - 12} ${s.y(0)}V${s.y(s.depth)}`" />
       <g v-for="cm in s.ticks" :key="cm"><path class="hair" :d="`M${TAPE - 22} ${s.y(cm)}h10`" /><text :x="TAPE - 26" :y="s.y(cm) + 6" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text></g>
       <g v-for="gap in profile.gaps" :key="gap.upper_cm">
@@ -57,7 +72,7 @@ const label = computed(
         <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :style="h.reading?.assigned ? 'stroke-width:2.5' : ''" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
-        <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="`M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${phone ? width : laneX - 20}`" />
+        <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="phone ? `M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${width}` : `M${TAPE + column} ${layer.top}H${clayX + CLAY_WIDTH + 4}L${wordsX - 8} ${layer.words + 2}H${laneX - 20}`" />
         <template v-if="!phone && h.reading?.ribbon_set?.interval_mm">
           <rect class="wash" :x="Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)" :width="Math.max(x(h.reading.ribbon_set.interval_mm[1]!) - Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX), 2)" :y="layer.words + 10" height="52" />
           <path class="wash-edge" style="stroke-width: 1.5" :d="`M${Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)} ${layer.words + 10}v52M${x(h.reading.ribbon_set.interval_mm[1]!)} ${layer.words + 10}v52`" />
@@ -69,11 +84,11 @@ const label = computed(
       </g>
     </svg>
     <ol>
-      <li v-for="{ horizon: h, layer } in rows" :key="h.id" class="absolute grid gap-x-3 items-start leading-tight" :class="phone ? 'grid-cols-[1fr_auto] right-0' : 'grid-cols-[64px_1fr]'" :style="{ left: `${wordsX - 4}px`, top: `${layer.words + 6}px`, width: phone ? undefined : '322px', height: `${s.wordsHeight - 8}px` }" :data-horizon="h.designation">
+      <li v-for="{ horizon: h, layer } in rows" :key="h.id" class="absolute grid gap-x-3 items-start leading-tight" :class="phone ? 'grid-cols-[1fr_auto] right-0' : 'grid-cols-[64px_1fr]'" :style="{ left: `${wordsX - 4}px`, top: `${layer.words + 6}px`, width: phone ? undefined : '292px', height: `${s.wordsHeight - 8}px` }" :data-horizon="h.designation">
         <button type="button" class="text-2xl font-extrabold text-left min-h-14 min-w-14 underline decoration-rule decoration-2 underline-offset-4" :class="phone ? 'hidden' : ''" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>
         <div class="min-w-0 pt-1">
           <p class="text-xl font-semibold leading-tight" :class="h.reading?.assigned ? '' : 'text-pencil font-normal'"><button v-if="phone" type="button" class="font-extrabold underline decoration-rule underline-offset-4 mr-2" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>{{ nameOf(h) }}</p>
-          <p class="text-pencil text-base"><template v-if="h.reading?.ribbon_text">ribbon {{ h.reading.ribbon_text }}</template><template v-else>{{ range(h) }}</template></p>
+          <p class="text-pencil text-base"><template v-if="h.reading?.ribbon_text">ribbon {{ h.reading.ribbon_text }}</template><template v-else>{{ range(h) }}</template><template v-if="phone && h.reading?.clay">; clay {{ clayText(h) }}</template></p>
           <p v-if="h.reading?.assigned?.override" class="text-base font-semibold truncate" :title="h.reading.assigned.reason ?? ''"><span class="text-iron">not the key’s: </span><span class="font-normal">{{ h.reading.assigned.reason }}</span></p>
           <p v-else-if="h.reading?.assigned && h.reading.assigned.proposed.length > 1" class="text-base font-semibold text-iron">on the limit</p>
         </div>

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Evidence
+    # A hand that feels as the model says: from a composition and a seed, the answers and ribbons it would give. It lets the
+    # model be checked against itself, and makes the demo's readings; it can say nothing about who is right in the field.
+    #
+    # The likelihoods are the model's own. What is shared within a group is shared here too: a hand that reads one test of
+    # the clay too heavy reads the next one too heavy. The answers of a group come from normal deviates with the correlation
+    # 1/3, because then two tests tell as much as the group's weights allow: 2 / (1 + 1/3) = 1.5. [Grittle's own model]
+    class Simulator
+      SHARED = 1 / 3.0
+      RIBBONS = 3
+      # What is felt after the ball and the ribbons, in the order of the bench.
+      USUAL = %w[mould_feel wet_rub grittiness stickiness plasticity shine].freeze
+
+      # @param seed [Integer]
+      # @param curve [String] which length the hand makes of a clay
+      def initialize(seed, curve: Curves::DEFAULT)
+        @random = Random.new(seed)
+        @curve = Curves[curve]
+        @moods = Hash.new { |moods, group| moods[group] = deviate }
+      end
+
+      # @param composition [Composition]
+      # @param tests [Array<String>] of Model::LIKELIHOODS, beside the ball and the ribbon
+      # @param ribbons [Integer] how many are made, where one forms at all
+      # @return [Hash{String=>Object}] observations as on the wire
+      def feel(composition, tests: USUAL, ribbons: RIBBONS)
+        @cell = [composition.sand, composition.silt, composition.clay]
+        @moods.clear
+        given = { "ball_holds" => answer("ball_holds") }
+        return given.merge("moisture_rounds" => 1, **answers(tests & NextTests::WITHOUT_A_BALL)) unless given["ball_holds"]
+
+        given["ribbon_forms"] = answer("ribbon_forms")
+        given["ribbons"] = made(ribbons) if given["ribbon_forms"] && ribbons.positive?
+        given.merge(answers(tests))
+      end
+
+      # @return [Object] one answer of a test to the composition felt last
+      def answer(test)
+        likelihood = Model::LIKELIHOODS.fetch(test)
+        case likelihood
+        when Model::Ordered then pick(Model.states(test), Tables.ordered(likelihood, likelihood.of.at(*@cell), 1.0), test)
+        when Model::Flag then pick([false, true], Tables.flag(likelihood, likelihood.of.at(*@cell), 1.0), test)
+        when Model::Choice then pick(Model.states(test), Tables.choice(likelihood, Model.states(test), @cell, 1.0), test)
+        when Model::Length then made(RIBBONS)
+        else { "percent" => number(likelihood, test).round(1) }
+        end
+      end
+
+      private
+
+      def answers(tests) = tests.to_h { |test| [test, answer(test)] }
+
+      # A normal deviate that shares its group's mood.
+      def felt(test) = (Math.sqrt(SHARED) * @moods[Model.group(test)]) + (Math.sqrt(1 - SHARED) * deviate)
+
+      def pick(states, shares, test)
+        place = Tables.normal_below(felt(test), 1.0)
+        sum = 0.0
+        states[shares.index { |share| (sum += share) >= place } || -1]
+      end
+
+      def number(likelihood, test)
+        return @random.rand * 100 if @random.rand < Model::ERROR
+
+        (likelihood.of.at(*@cell) + (likelihood.sd * felt(test))).clamp(0.0, 100.0)
+      end
+
+      # Ribbons about a length of their own: the sample's, off the curve as the model has it, each then off as hands are.
+      def made(count)
+        about = @curve.length(@cell.last)
+        own = about + (((Model::LENGTH_SHARE * about) + Model::LENGTH_MM) * felt("ribbons"))
+        own = @random.rand * Model::LONGEST_MM if @random.rand < Model::ERROR
+        own = [own, 0.0].max
+        Array.new(count) do
+          length = own + (RibbonSet::HAND_CV * own * deviate) + (RibbonSet::READING_ERROR_MM * deviate)
+          { "length_mm" => length.clamp(0.0, 300.0).round, "thickness_mm" => 3, "ended" => "broke" }
+        end
+      end
+
+      # Box and Muller 1958.
+      def deviate = Math.sqrt(-2 * Math.log(1 - @random.rand)) * Math.cos(2 * Math::PI * @random.rand)
+    end
+  end
+end
