@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Median time of one assessment with all keys (the second opinion has bench/evidence.rb): in this process, and over HTTP where a server's address is given:
+# Median time of one assessment with all keys (the second opinion has bench/evidence.rb): in this process, and over HTTP
+# where a server's address is given:
 #   ruby bench/assess.rb [http://127.0.0.1:4600]
 
 require "json"

@@ -16,7 +16,11 @@ FIXED = %w[wet_rub grittiness plasticity stickiness shine thumbprint cast_streng
            sand_estimate dry_clod stiffens_while_worked].freeze
 MOST_TESTS = 8
 
-def distance(one, other) = one == other ? 0 : (USDA.neighbours(one).include?(other) ? 1 : 2)
+def distance(one, other)
+  return 0 if one == other
+
+  USDA.neighbours(one).include?(other) ? 1 : 2
+end
 
 def percent(part, whole) = whole.zero? ? "-" : "#{(100.0 * part / whole).round} %"
 
@@ -39,7 +43,8 @@ samples.each do |composition, truth, seed|
   off[:estimate][distance(likely, truth)] += 1
 end
 
-puts "#{SAMPLES} samples, even over the triangle; ball, three ribbons, #{TESTS.map { |test| Grittle::Tests::Catalogue.short(test) }.join(', ')}"
+felt = TESTS.map { |test| Grittle::Tests::Catalogue.short(test) }
+puts "#{SAMPLES} samples, even over the triangle; ball, three ribbons, #{felt.join(', ')}"
 puts "", "| | right | one off | two off |", "|---|---|---|---|"
 off.each { |who, counts| puts "| #{who} | #{counts.map { |count| percent(count, counts.sum) }.join(' | ')} |" }
 
@@ -69,7 +74,8 @@ ways = {
   "fixed order" => ->(_, felt) { FIXED.find { |test| !felt.key?(test) } }
 }
 seconds = ->(tests) { tests.sum { |test| Grittle::Tests::Catalogue::FACTS[test][1] } }
-puts "", "| after ball and ribbons, by | settled at once | settled within #{MOST_TESTS} tests | tests, mean | seconds, mean |", "|---|---|---|---|---|"
+puts "", "| after ball and ribbons, by | settled at once | settled within #{MOST_TESTS} tests | tests, mean | seconds, mean |",
+     "|---|---|---|---|---|"
 ways.each do |name, way|
   taken = []
   results = samples.map do |composition, _, seed|

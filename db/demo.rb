@@ -10,7 +10,6 @@ module Demo
   # What a horizon is made of, in percent, and the seed of the hand that felt it.
   def self.soil(sand, clay, seed, **more) = { composition: Grittle::Composition.new(sand: sand, clay: clay), seed: seed, **more }
 
-
   USUAL = Grittle::Evidence::Simulator::USUAL
   FULLER = [*USUAL, "cast_strength", "floury_feel", "sand_estimate"].freeze
 

@@ -20,7 +20,8 @@ module ProfileSerializer
   # @param site [Site]
   # @return [Hash] schema Site
   def site(site)
-    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: site.profiles.map { |profile| call(profile, clay: false) } }
+    profiles = site.profiles.map { |profile| call(profile, clay: false) }
+    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: profiles }
   end
 
   def horizon(horizon, clay:)

@@ -35,6 +35,8 @@ RSpec.describe "bin/grittle" do
     observations = { "ball_holds" => true, "ribbons" => ribbons(46, 53, 61), "wet_rub" => "very_smooth" }
     out, = grittle("assess", input: JSON.pretty_generate(observations))
     expect(JSON.parse(out)).to eq JSON.parse(JSON.generate(Grittle.assess(observations).to_h))
+    expect(JSON.parse(out)["evidence"].keys).to include("classes", "mean", "sd", "entropy_bits", "settled", "sentence", "region",
+                                                        "next_tests")
     out, _, status = grittle("assess", "--limits", "contest", input: "#{JSON.generate(observations)}\n{}\n")
     expect([out.lines.size, status]).to eq [2, 0]
   end

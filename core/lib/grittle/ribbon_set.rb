@@ -134,11 +134,13 @@ module Grittle
     # The mean is rounded so that three ribbons of one inch have a mean of one inch, not of 25.399999999999995 mm.
     def measure
       @mean = (lengths.sum / count.to_f).round(MEAN_DECIMALS)
-      @sd = Math.sqrt(lengths.sum { |length| (length - mean)**2 } / (count - 1)) if count > 1
-      shrunk = (((count - 1) * ((sd || 0)**2)) + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
+      squares = lengths.sum { |length| (length - mean)**2 }
+      @sd = Math.sqrt(squares / (count - 1)) if count > 1
+      shrunk = (squares + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
       @scale = Math.sqrt((shrunk / count) + (READING_ERROR_MM**2))
-      reach = StudentT.upper95(freedom) * scale
-      @interval = (mean - reach)..(mean + reach)
+      @interval = interval_of(StudentT.upper95(freedom) * scale)
     end
+
+    def interval_of(reach) = (mean - reach)..(mean + reach)
   end
 end

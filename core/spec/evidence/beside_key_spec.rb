@@ -21,12 +21,13 @@ RSpec.describe Grittle::Evidence::BesideKey do
   end
 
   it "agrees where both say the same" do
-    expect(beside({ "ribbons" => [38, 39, 37], "wet_rub" => "neither" })).to eq("agreement" => "agree", "rule" => nil, "sentence" => "Key and estimate agree.")
+    expect(beside({ "ribbons" => [38, 39, 37], "wet_rub" => "neither" }))
+      .to eq("agreement" => "agree", "rule" => nil, "sentence" => "Key and estimate agree.")
   end
 
   it "names both where a table key differs, and says nothing before the key is at its end" do
-    found = beside({ "ribbons" => [62, 63], "wet_rub" => "very_smooth", "grittiness" => "none", "stickiness" => "slightly", "shine" => "none" },
-                   key: "field_grades")
+    found = beside({ "ribbons" => [62, 63], "wet_rub" => "very_smooth", "grittiness" => "none", "stickiness" => "slightly",
+                     "shine" => "none" }, key: "field_grades")
     expect(found["sentence"]).to match(/\AThe key says .+, the estimate .+: one takes answers one by one/)
     expect(beside({})).to be_nil
     expect(beside({ "ribbons" => [40] }, key: "texture_groups")).to be_nil

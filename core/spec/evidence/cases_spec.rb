@@ -50,7 +50,8 @@ RSpec.describe Grittle::Evidence::Estimate do
           expect(sums.minmax).to all(be_within(1e-9).of(1)), test
         end
       end
-      contrary = estimate(given.merge("ribbons" => ribbons(110, 120), "wet_rub" => "very_gritty", "shine" => "none", "decanted_sand" => "none"))
+      contrary = estimate(given.merge("ribbons" => ribbons(110, 120), "wet_rub" => "very_gritty", "shine" => "none",
+                                      "decanted_sand" => "none"))
       expect(contrary.shares.min).to be_positive
       expect(contrary.shares.sum).to be_within(1e-9).of(1)
     end
@@ -112,7 +113,8 @@ RSpec.describe Grittle::Evidence::Estimate do
     {
       { "ball_holds" => false } => [true, "Sand, most likely (69 %)."],
       { "ball_holds" => true, "ribbon_forms" => false } => [true, "On the line between loamy sand and sandy loam (50 and 33 %)."],
-      { "ball_holds" => true, "wet_rub" => "neither", "ribbons" => [26] } => [false, "Loam, most likely (46 %); clay loam is possible (18 %)."],
+      { "ball_holds" => true, "wet_rub" => "neither", "ribbons" => [26] } =>
+        [false, "Loam, most likely (46 %); clay loam is possible (18 %)."],
       { "ball_holds" => true, "ribbons" => [52, 57, 49] } => [false, /\ANothing stands out yet: /]
     }.each do |given, (settled, sentence)|
       it "says “#{sentence}”" do

@@ -13,7 +13,8 @@ RSpec.describe Grittle::Evidence::NextTests do
     expect(found.size).to be_between(2, 3)
     rates = found.map { |test| test["bits"] / test["seconds"] }
     expect(rates).to eq rates.sort.reverse
-    expect(found.first).to include("test" => "stickiness", "seconds" => 10, "sentence" => "Stickiness, 10 s: separates clay loam from clay.")
+    expect(found.first).to include("test" => "stickiness", "seconds" => 10,
+                                   "sentence" => "Stickiness, 10 s: separates clay loam from clay.")
   end
 
   # What is expected of a test, by asking every answer of it through the whole model.

@@ -37,7 +37,8 @@ RSpec.describe Grittle::Evidence::Simulator do
     5000.times do |seed|
       cell = random.rand(Grittle::Evidence::Grid::SIZE)
       sand, _, clay = Grittle::Evidence::Grid::CELLS[cell]
-      felt = described_class.new(seed).feel(soil(sand, clay), tests: others.sample(random.rand(2..7), random: random), ribbons: random.rand(1..4))
+      tests = others.sample(random.rand(2..7), random: random)
+      felt = described_class.new(seed).feel(soil(sand, clay), tests: tests, ribbons: random.rand(1..4))
       found = Grittle::Evidence::Estimate.new(Grittle::Observations.new(felt))
       inside += 1 if found.holds?(cell)
       code, share = found.classes.first

@@ -170,7 +170,8 @@ module Grittle
       # @return [Hash] as on the wire: percent
       def to_h
         margins = Margins.new(shares)
-        { "mean" => margins.moments.transform_values { |mean, _| mean.round(1) }, "sd" => margins.moments.transform_values { |_, sd| sd.round(1) },
+        { "mean" => margins.moments.transform_values { |mean, _| mean.round(1) },
+          "sd" => margins.moments.transform_values { |_, sd| sd.round(1) },
           "clay_range" => margins.clay_range, "uniform" => uniform?, "probability" => @held.round(3) }
       end
     end

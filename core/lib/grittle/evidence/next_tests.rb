@@ -138,7 +138,8 @@ module Grittle
       end
 
       def merged(rows)
-        sums = rows.each_with_object(Hash.new(0.0)) { |(places, shares), found| places.zip(shares) { |place, share| found[place] += share } }
+        sums = Hash.new(0.0)
+        rows.each { |places, shares| places.zip(shares) { |place, share| sums[place] += share } }
         [sums.keys, sums.values]
       end
 

@@ -54,13 +54,17 @@ module Grittle
       def of(test, wider)
         likelihood = Model::LIKELIHOODS.fetch(test)
         states = Model.states(test)
-        axis, shares =
-          case likelihood
-          when Model::Ordered then [likelihood.of, likelihood.of.places.map { |place| ordered(likelihood, likelihood.of.value(place), wider) }]
-          when Model::Flag then [likelihood.of, likelihood.of.places.map { |place| flag(likelihood, likelihood.of.value(place), wider) }]
-          else [:cell, Grid::CELLS.map { |cell| choice(likelihood, states, cell, wider) }]
-          end
+        axis = likelihood.is_a?(Model::Choice) ? :cell : likelihood.of
+        shares = axis == :cell ? Grid::CELLS.map { |cell| choice(likelihood, states, cell, wider) } : along(likelihood, wider)
         states.each_with_index.to_h { |state, k| [state, Table.new(axis: axis, logs: shares.map { |at| Math.log(at[k]) }.freeze).freeze] }
+      end
+
+      # @return [Array<Array<Float>>] the states at every place of the axis
+      def along(likelihood, wider)
+        likelihood.of.places.map do |place|
+          value = likelihood.of.value(place)
+          likelihood.is_a?(Model::Ordered) ? ordered(likelihood, value, wider) : flag(likelihood, value, wider)
+        end
       end
 
       # The share of each bin; the outermost are open.
@@ -78,7 +82,7 @@ module Grittle
         end.freeze
       end
 
-      private_class_method :of, :binned
+      private_class_method :of, :along, :binned
 
       WIDTHS = { false => 1.0, true => Model::WIDER }.freeze
       STATED = Model::LIKELIHOODS.select { |_, kind| [Model::Ordered, Model::Flag, Model::Choice].include?(kind.class) }.keys.freeze
