@@ -43,7 +43,7 @@ RSpec.describe "Every school on one bench" do
       click_button "Keep 31.3 %"
     end
     { "plasticity" => "4 mm", "stickiness" => "Moderately", "shine" => "Slight", "toss" => "Holds", "ball strength" => "Strong",
-      "coherence" => "Strongly", "floury feel" => "Somewhat", "look of the ribbon" => "Thin", "rod" => "It fractures",
+      "coherence" => "Strongly", "floury feel" => "Somewhat", "ribbon look" => "Thin", "rod" => "It fractures",
       "finest wire" => "3 mm", "ring" => "Yes", "squeezed face" => "Some shine" }.each { |short, said| answer(short, said) }
     expect_saved
     schools.each do |key, says|

@@ -343,7 +343,7 @@ module Grittle
         "wet_rub" => ["wet rub", 20, "grain"], "grittiness" => ["grit", 15, "grain"],
         "plasticity" => ["plasticity", 90, "clay"], "stickiness" => ["stickiness", 10, "clay"],
         "toss" => ["toss", 10, "keys"], "cast_strength" => ["ball strength", 15, "clay"],
-        "coherence" => ["coherence", 10, "keys"], "ribbon_character" => ["look of the ribbon", 5, "keys"],
+        "coherence" => ["coherence", 10, "keys"], "ribbon_character" => ["ribbon look", 5, "keys"],
         "grains_seen" => ["grains seen", 10, "keys"], "decanted_sand" => ["sand left over", 60, "grain"],
         "floury_feel" => ["floury feel", 10, "silt"], "finger_stain" => ["finger stain", 5, "keys"],
         "finest_wire_mm" => ["finest wire", 60, "keys"], "ring_forms" => ["ring", 15, "keys"], "rods" => ["rod", 60, "keys"],
