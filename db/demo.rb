@@ -19,7 +19,7 @@ module Demo
       profiles: [
         { name: "Tare 1", kind: "pit", horizons: [
           ["Ap", 0, 18, soil(42, 19, 1)],
-          ["E", 18, 32, soil(62, 15, 17, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."])],
+          ["E", 18, 32, soil(62, 15, 39, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."])],
           ["Bt", 32, 66, soil(24, 52, 1)],
           ["BC", 66, 95, soil(34, 33, 1)],
           ["C", 95, 130, soil(58, 24, 6)]

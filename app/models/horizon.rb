@@ -30,6 +30,12 @@ class Horizon < Record
   # @return [Reading, nil]
   def reading = readings.last
 
+  # @return [Grittle::Profile::Contrast::Layer, nil] its clay with the uncertainty; nil where nothing is known of it
+  def layer
+    shares = reading&.shares
+    shares && (@layer ||= Grittle::Profile::Contrast::Layer.from(shares, designation: designation, depths: depths))
+  end
+
   # @return [Hash] attributes ready to store
   def checked(input)
     input[:designation] = self.class.required_text(:designation, input[:designation], "horizon") if input.key?(:designation)

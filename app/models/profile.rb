@@ -39,6 +39,19 @@ class Profile < Record
     Grittle::Profile::HorizonSequence.new((horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] })
   end
 
+  # What lies between the horizons that touch, where both have been textured. Organic layers are left out: their texture is
+  # none.
+  # @return [Array<Grittle::Profile::Contrast>]
+  def contrasts
+    layers = horizons.reject { |horizon| horizon.designation.start_with?("O") }
+    layers.each_cons(2).filter_map do |upper, lower|
+      next unless upper.lower_cm == lower.upper_cm
+
+      above, below = [upper, lower].map(&:layer)
+      Grittle::Profile::Contrast.new(above, below, same_hand: upper.reading.same_hand?(lower.reading)) if above && below
+    end
+  end
+
   # @return [Horizon, nil] the first without a class from +below+ on, else the first at all
   def next_horizon(below: nil)
     waiting = horizons.reject { |horizon| horizon.reading&.assigned }

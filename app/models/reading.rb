@@ -106,14 +106,33 @@ class Reading < Record
     Grittle::MoistureLoop.new(answers.select { |answer| answer.observation == Answer::MOISTURE && answer.value }.map(&:value))
   end
 
+  # Kept for the version it was made of: a profile asks for it more than once.
   # @return [Grittle::Assessment]
   def assessment
+    (@assessments ||= {})[[lock_version, attributes.slice(*METHOD_COLUMNS)]] ||= assess
+  end
+
+  def assess
     Grittle.assess(observations, key: key, limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, unit: unit,
                                  system: system, curve: curve, older_grades: older_grades, evidence_system: evidence_system)
   end
 
+  private :assess
+
   # @return [String] the triangle of the second opinion: the key's own, and the USDA's where the key names grades
   def evidence_system = Grittle::TRIANGLES.key?(naming_system) ? naming_system : Grittle::Triangles::USDA.id
+
+  # What follows from the reading goes by the estimate given the assigned class, or by the estimate alone.
+  # @return [Array<Float>, nil] one share a cell of Grittle::Evidence::Grid; nil where nothing is known
+  def shares
+    estimate = assessment.estimate
+    return estimate.given(assigned.code, naming: assigned.result["system"]).shares if assigned
+
+    estimate.shares unless estimate.empty?
+  end
+
+  # Two readings by one hand on one day share that hand's bias.
+  def same_hand?(other) = !hand_id.nil? && hand_id == other.hand_id && started_at.to_date == other.started_at.to_date
 
   # @return [String] the system in whose names the key answers
   def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM

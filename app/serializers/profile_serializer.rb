@@ -13,7 +13,8 @@ module ProfileSerializer
       name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
       method: ReadingSerializer.method(profile), method_name: method_name(profile), hand: profile.hand&.name,
       pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
-      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id
+      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id,
+      **(clay ? { contrasts: profile.contrasts.map(&:to_h) } : {})
     }
   end
 

@@ -74,6 +74,9 @@ require_relative "grittle/evidence/next_tests"
 require_relative "grittle/evidence/beside_key"
 require_relative "grittle/evidence/simulator"
 
+require_relative "grittle/profile/clay_pair"
+require_relative "grittle/profile/contrast"
+
 require_relative "grittle/assessment"
 
 # The entry points that everything outside the core goes through.

@@ -102,4 +102,16 @@ RSpec.describe "the fieldbook" do
     api_post("/api/readings", {})
     expect(api_get("/api/work")["work"]["reading_id"]).to eq begun["id"]
   end
+
+  it "says what changes from horizon to horizon, where both are textured and touch" do
+    profile = profile_with(["O", 0, 5], ["E", 5, 30], ["Bt", 30, 60], ["C", 70, 90], hand: "Ines")
+    { 1 => [14, "SL", "very_gritty"], 2 => [80, "C", "neither"], 3 => [40, "CL", "neither"] }.each do |place, (mm, code, rub)|
+      assign(give(push(give(begin_reading(profile.horizons[place]), ball_holds: true), mm, mm), wet_rub: rub), code)
+    end
+    found = api_get("/api/profiles/#{profile.id}")["contrasts"]
+    expect(found.map { |one| one.values_at("upper", "lower", "depth_cm") }).to eq [["E", "Bt", 30]]
+    expect(found.first["tests"].map { |one| one["test"] }).to eq %w[clay_increase argic abrupt_change]
+    expect(found.first["perching"]["kind"]).to eq "finer_below"
+    expect(api_get("/api/sites")["sites"].last["profiles"].first).not_to have_key "contrasts"
+  end
 end

@@ -111,6 +111,11 @@ RSpec.describe "The second opinion at the side of the bench" do
     visit "/profiles/#{profile.id}"
     expect(page).to have_css("svg[aria-label*='Ap, 0 to 20 cm: loam, ribbon 20 mm, 2 made, clay 1']")
     expect(page).to have_css("svg[aria-label*='not textured yet']").and have_css("rect.estimate", count: 2)
+    expect(page).to have_css("[data-contrast='Ap Bt'] text", text: "+")
+    within("[data-boundary='20']") do
+      expect(page).to have_css("[data-test='clay_increase']", text: "Meets the clay-increase test for a Bt (100 %).")
+      expect(page).to have_css("[data-perching='finer_below']", text: "Water may perch on Bt")
+    end
     at_size(*Browser::PHONE)
     expect(page).to have_text(/ribbon 80 mm, 2 made; clay \d+ to \d+ %/)
   end

@@ -8,6 +8,7 @@ import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
 import EstimateBars from './EstimateBars.vue'
 import SetScale from './SetScale.vue'
+import { useAnswers } from './useAnswers'
 import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 
@@ -24,13 +25,16 @@ const percent = (weight: number) => Math.round(weight * 100)
 const phone = useMediaQuery('(max-width: 720px)')
 const evidence = computed(() => reading.value.assessment.evidence!)
 const given = computed(() => reading.value.assigned?.estimate)
+const { test } = useAnswers()
+// What misleads the hand, in the words of the test that is ticked for it.
+const blind = computed(() => test('blind_spots').answers.map(({ name }) => name.toLowerCase()).join(', '))
 type Parts = { sand: number; silt: number; clay: number }
 const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} % (80 % within ${range[0]} to ${range[1]})`
 </script>
 
 <template>
-  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_400px] desk:gap-5">
-    <div class="grid gap-3 content-start">
+  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_376px] desk:gap-5">
+    <div class="grid gap-2 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>
         <span class="text-pencil leading-tight">You assigned</span>
         <span class="text-4xl font-extrabold leading-none first-letter:uppercase">{{ reading.assigned.name }}</span>
@@ -41,7 +45,7 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.rou
       <ul v-if="key.outcomes.length" class="grid gap-2 border-t-2 border-ink pt-2">
         <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] gap-x-3 items-center leading-tight">
           <span class="text-2xl font-extrabold first-letter:uppercase">{{ nameOf(o.code) }}<span v-if="clayOf(o.code)" class="block text-xl font-normal text-pencil">{{ clayOf(o.code) }}</span></span><b class="text-right text-2xl whitespace-nowrap">{{ key.outcomes.length > 1 ? `${percent(o.weight)} %` : '' }}</b>
-          <svg class="col-span-2 w-full mt-1" height="26" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="26" /><rect :width="`${percent(o.weight)}%`" height="26" :fill="fillOf(named(o.code))" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="24" /></svg>
+          <svg class="col-span-2 w-full mt-1" height="20" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="20" /><rect :width="`${percent(o.weight)}%`" height="20" :fill="fillOf(named(o.code))" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="18" /></svg>
         </li>
       </ul>
       <p v-else class="border-t-2 border-ink pt-2">Still possible: {{ key.possible.map(nameOf).join(', ') }}. The key asks for {{ short(key.next_question) }}; or give the class yourself with a reason.</p>
@@ -57,10 +61,11 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.rou
       </section>
     </div>
     <figure class="grid gap-2 content-start">
-      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :region="evidence.felt ? evidence.region : undefined" :width="phone ? 366 : 400" axes names />
+      <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="key.outcomes.map(({ code }) => code)" :assigned="assignedHere" :region="evidence.felt ? evidence.region : undefined" :width="phone ? 366 : 376" axes names />
       <figcaption class="leading-tight text-pencil flex flex-wrap gap-x-4"><span><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="key-region" /></svg> the key</span><span v-if="reading.assigned"><svg width="34" height="8" class="inline align-middle" aria-hidden="true"><path d="M0 4h34" class="assigned-region" /></svg> assigned</span><span v-if="evidence.felt"><svg width="34" height="12" class="inline align-middle" aria-hidden="true"><rect class="estimate" width="34" height="12" rx="6" /></svg> the estimate, 80 %</span></figcaption>
       <SetScale v-if="reading.assessment.ribbon_set?.mean_mm !== undefined" :reading="reading" :unit="bench.unit.value" class="border-t-2 border-ink pt-2 mt-1 [&>svg]:max-w-[20rem]" />
       <CautionNote name="results" />
+      <p v-if="evidence.felt" class="text-lg leading-tight text-pencil" data-limits>Limits of this estimate: a model's, fitted to no laboratory yet. It is blind to what is {{ blind }}. <button type="button" class="min-h-14 underline underline-offset-4" @click="bench.goTo('more', 'blind_spots')">Tick what applies</button></p>
     </figure>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import SchoolStrip from '@/schools/SchoolStrip.vue'
 import ContradictionNotes from './ContradictionNotes.vue'
+import EstimateBars from './EstimateBars.vue'
 import SetScale from './SetScale.vue'
 import { useNaming } from './useNaming'
 import { useBench } from './useReading'
@@ -47,7 +48,8 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
     </div>
     <WhatNext v-if="phone" :most="3" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />
-    <ul v-if="key.outcomes.length > 1" class="grid gap-1.5">
+    <EstimateBars v-if="evidence.felt" :evidence="evidence" :most="4" />
+    <ul v-if="key.outcomes.length > 1" class="grid gap-1.5 border-t-[1.5px] border-ink pt-2" aria-label="By the key">
       <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] items-end leading-none">
         <span>{{ nameOf(o.code) }}</span><b>{{ percent(o.weight) }} %</b>
         <svg class="col-span-2 w-full mt-1" height="14" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="14" /><rect :width="`${percent(o.weight)}%`" height="14" :fill="fillOf(named(o.code), true)" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="12" style="stroke-width: 1.5" /></svg>

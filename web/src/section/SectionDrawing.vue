@@ -36,6 +36,9 @@ const laneEnd = computed(() => width.value - 170)
 const longest = computed(() => Math.max(80, ...props.profile.horizons.map((h) => h.reading?.ribbon_set?.interval_mm?.[1] ?? 0)))
 const x = computed(() => linear(0, longest.value, laneX.value, laneEnd.value))
 const ticks = computed(() => [0, 25, 50, 75, 100, 150, 200, 250].filter((mm) => mm <= longest.value))
+// A change of clay worth a mark stands on its boundary; where water may perch, the boundary itself is drawn wet.
+const marks = computed(() => (props.profile.contrasts ?? []).filter(({ tests, perching }) => tests.length || perching).map((c) => ({ ...c, y: s.value.y(c.depth_cm), x: clay.value(Math.max(...c.clay)) })))
+const wave = (from: number, to: number, y: number) => `M${from} ${y}${Array.from({ length: Math.floor((to - from) / 20) }, () => 'q5 -6 10 0t10 0').join('')}`
 const nameOf = (h: Horizon) => h.reading?.assigned?.name ?? (h.reading ? h.reading.sentence.replace(/\.$/, '') : 'not textured yet')
 const action = (h: Horizon) => (h.reading?.assigned ? 'Open' : h.reading ? 'Continue' : 'Texture')
 const clayText = (h: Horizon) => `${h.reading!.clay!.range[0]} to ${h.reading!.clay!.range[1]} %${h.reading!.clay!.uniform ? ' by its class' : ''}`
@@ -81,6 +84,10 @@ const label = computed(
           <path :class="h.reading.assigned ? 'inked' : 'undone'" :d="ribbonPath(laneX, x(h.reading.ribbon_set.mean_mm!), layer.words + 36, 24, 'broke', h.id)" />
         </template>
         <text v-else-if="!phone && h.reading?.assigned" class="pencil" font-size="17" :x="laneX + 8" :y="layer.words + 42">no ribbon</text>
+      </g>
+      <g v-for="m in marks" :key="`mark-${m.depth_cm}`" :data-contrast="`${m.upper} ${m.lower}`">
+        <path v-if="m.perching" class="wet" :d="wave(TAPE + 6, TAPE + column - 6, m.y)" />
+        <text v-if="!phone && m.tests.length" class="halo" font-size="18" font-weight="800" style="fill: var(--iron)" :x="m.x + 6" :y="m.y + 6">{{ m.difference > 0 ? '+' : '−' }}{{ Math.abs(m.difference) }}</text>
       </g>
     </svg>
     <ol>

@@ -5,6 +5,7 @@ import { forgetLists, request, useProfile, type Horizon, type Reading } from '@/
 import CautionNote from '@/shared/CautionNote.vue'
 import PageState from '@/shared/PageState.vue'
 import { useTheme } from '@/shared/useTheme'
+import ContrastList from './ContrastList.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import SectionDrawing from './SectionDrawing.vue'
 
@@ -59,6 +60,7 @@ async function texture(horizon: Horizon): Promise<void> {
         <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
         <button type="button" class="key key-main" @click="editing = 'new'">Add the first horizon</button>
       </div>
+      <ContrastList v-if="profile.contrasts?.length" :contrasts="profile.contrasts" />
       <CautionNote name="results" class="mt-auto" />
     </main>
     <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" />

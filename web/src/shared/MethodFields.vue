@@ -22,10 +22,8 @@ const set = (part: Partial<MethodChoice>) => (model.value = { ...model.value, ..
       <ChoiceField :model-value="model.limit_set" label="Limits of the key" :options="words.limit_sets" @update:model-value="set({ limit_set: $event })" />
       <ChoiceField :model-value="model.ribbon_counts_from" label="What counts as a ribbon" :options="words.ribbon_counts_from" @update:model-value="set({ ribbon_counts_from: $event })" />
     </template>
-    <template v-else-if="model.key === 'two_numbers'">
-      <ChoiceField :model-value="model.system" label="Triangle" :options="words.systems" @update:model-value="set({ system: $event })" />
-      <ChoiceField :model-value="model.curve" label="Clay from the ribbon, by" :options="words.curves" @update:model-value="set({ curve: $event })" />
-    </template>
+    <ChoiceField v-else-if="model.key === 'two_numbers'" :model-value="model.system" label="Triangle" :options="words.systems" @update:model-value="set({ system: $event })" />
     <ChoiceField v-else-if="model.key === 'field_grades'" :model-value="model.older_grades ? 'older' : 'newer'" label="Gritty and silky ribbons of 50 to 75 mm" :options="LISTS" @update:model-value="set({ older_grades: $event === 'older' })" />
+    <ChoiceField :model-value="model.curve" label="Clay from a ribbon's length, for the estimate and two numbers" :options="words.curves" @update:model-value="set({ curve: $event })" />
   </div>
 </template>

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Profile
+    # The clay of two horizons with its uncertainty, so that a difference can be given its odds. Two readings by one hand on
+    # one day share that hand's bias: their errors are correlated 0.5, otherwise 0. [Grittle's own model]
+    class ClayPair
+      SAME_HAND = 0.5
+      # Normal deviates the two errors are taken through, and their weights: 41 steps of equal chance a side.
+      STEPS = 41
+
+      # @param upper, lower [Array<Float>] 101 shares, one a percent of clay
+      # @param correlation [Float] of the two errors
+      def initialize(upper, lower, correlation: 0.0)
+        sums = [upper, lower].map { |shares| running(shares) }
+        spread = Math.sqrt(1 - (correlation**2))
+        @pairs = DEVIATES.flat_map do |shared|
+          above = clay(sums.first, shared)
+          DEVIATES.map { |own| [above, clay(sums.last, (correlation * shared) + (spread * own))] }
+        end
+        freeze
+      end
+
+      # @yieldparam upper [Float] percent clay
+      # @yieldparam lower [Float] percent clay
+      # @return [Float] probability that the block holds
+      def probability(&holds) = @pairs.count { |pair| holds.call(*pair) } / @pairs.size.to_f
+
+      private
+
+      # Running sums, so that a chance can be turned into a percentage.
+      def running(shares)
+        sum = 0.0
+        shares.map { |share| sum += share }.freeze
+      end
+
+      # The percentage that so much of the shares lies under, straight within a percent.
+      def clay(sums, deviate)
+        chance = Evidence::Tables.normal_below(deviate, 1.0)
+        place = sums.bsearch_index { |sum| sum >= chance } || 100
+        below = place.zero? ? 0.0 : sums[place - 1]
+        width = sums[place] - below
+        (place - 0.5 + (width.positive? ? (chance - below) / width : 0.5)).clamp(0.0, 100.0)
+      end
+
+      # The middle of each of STEPS equal parts of a normal distribution.
+      DEVIATES = (0...STEPS).map do |step|
+        low = -8.0
+        high = 8.0
+        60.times do
+          middle = (low + high) / 2
+          Evidence::Tables.normal_below(middle, 1.0) < (step + 0.5) / STEPS ? low = middle : high = middle
+        end
+        low
+      end.freeze
+      private_constant :DEVIATES
+    end
+  end
+end

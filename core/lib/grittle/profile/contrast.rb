@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Profile
+    # What lies between two horizons that touch: how much the clay changes, which published tests that meets and with what
+    # odds, whether water perches, and what the change is consistent with. It names no soil: clay films, thickness and the
+    # rest are the surveyor's.
+    class Contrast
+      # One horizon as this looks at it.
+      #
+      #   clay     101 shares, one a percent       group    management group, such as "moderately fine"
+      #   depths   DepthRange
+      Layer = Struct.new(:designation, :depths, :clay, :group, keyword_init: true) do
+        # @param shares [Array<Float>] one a cell of Evidence::Grid
+        def self.from(shares, designation:, depths:)
+          margins = Evidence::Margins.new(shares)
+          sand, _, clay = margins.moments.values.map(&:first)
+          new(designation: designation, depths: depths, clay: margins.along[Evidence::Model::CLAY],
+              group: Grittle.classify(sand: sand, clay: [clay, 100 - sand].min).group)
+        end
+      end
+
+      # Clay of the upper horizon (percent) and of the lower: test => [name, source, when it is met]. The printed ranges of
+      # the upper clay join where the rules agree (15, 40 and 10, 50 %), so the lesser of two rules is the one that holds.
+      TESTS = {
+        "clay_increase" => [
+          "the clay-increase test for a Bt",
+          "Keys to Soil Taxonomy; the Canadian System of Soil Classification uses the same numbers (published)",
+          ->(upper, lower) { lower >= (upper < 15 ? upper + 3 : [1.2 * upper, upper + 8].min) }
+        ],
+        "argic" => [
+          "the clay increase of an argic horizon", "World Reference Base 2015 (from memory)",
+          ->(upper, lower) { lower >= (upper < 10 ? upper + 4 : [1.4 * upper, upper + 20].min) }
+        ],
+        "abrupt_change" => [
+          "the clay of an abrupt textural change", "Keys to Soil Taxonomy (detail from memory)",
+          ->(upper, lower) { upper < 20 ? lower >= 2 * upper : lower >= upper + 20 && lower >= 2 * upper }
+        ]
+      }.each_value(&:freeze).freeze
+
+      # cm: over no more than this the clay of an abrupt change is reached. [published: Keys to Soil Taxonomy]
+      ABRUPT_WITHIN_CM = 7.5
+      # Odds under which a test is not spoken of, and from which it counts as met. [Grittle's own model]
+      LEAST = 0.10
+      MET = 0.50
+      # From coarse to fine; water perches where two horizons are two or more apart. [common practice; how far is our own model]
+      GROUPS = ["coarse", "moderately coarse", "medium", "moderately fine", "fine"].freeze
+      PERCHES_FROM = 2
+
+      # @param upper, lower [Layer]
+      # @param same_hand [Boolean] whether one hand textured both on one day
+      def initialize(upper, lower, same_hand: false)
+        @upper = upper
+        @lower = lower
+        @pair = ClayPair.new(upper.clay, lower.clay, correlation: same_hand ? ClayPair::SAME_HAND : 0.0)
+        freeze
+      end
+
+      # @return [Hash] as on the wire: percent and probabilities
+      def to_h
+        { "upper" => @upper.designation, "lower" => @lower.designation, "depth_cm" => @lower.depths.upper,
+          "clay" => [mean(@upper), mean(@lower)].map(&:round), "difference" => (mean(@lower) - mean(@upper)).round,
+          "ratio" => ratio, "tests" => tests, "perching" => perching, "sentence" => sentence }
+      end
+
+      # @return [Array<Hash>] "test", "name", "source", "probability" and "sentence", of those with a chance
+      def tests
+        TESTS.filter_map do |test, (name, source, met)|
+          odds = @pair.probability(&met)
+          next if odds < LEAST
+
+          { "test" => test, "name" => name, "source" => source, "probability" => odds.round(2), "sentence" => say(test, name, odds) }
+        end
+      end
+
+      # @return [Hash, nil] "kind" (finer_below or coarser_below) and "sentence"
+      def perching
+        steps = GROUPS.index(@lower.group) - GROUPS.index(@upper.group)
+        if steps >= PERCHES_FROM
+          { "kind" => "finer_below", "sentence" => "Water may perch on #{@lower.designation}: it is finer and takes water more slowly." }
+        elsif steps <= -PERCHES_FROM
+          { "kind" => "coarser_below",
+            "sentence" => "Water may hang above #{@lower.designation}: the finer layer must fill before the coarser one takes any." }
+        end
+      end
+
+      # @return [String] the change in clay, for a person
+      def sentence
+        by = (mean(@lower) - mean(@upper)).round
+        return "Clay hardly changes." if by.abs < 3
+
+        "Clay #{by.positive? ? 'rises' : 'falls'} by about #{by.abs} points, from #{mean(@upper).round} to #{mean(@lower).round} %."
+      end
+
+      private
+
+      def mean(layer) = layer.clay.each_with_index.sum { |share, percent| share * percent }
+      def ratio = mean(@upper).positive? ? (mean(@lower) / mean(@upper)).round(2) : nil
+
+      def say(test, name, odds)
+        chance = "#{(100 * odds).round} %"
+        said = odds >= MET ? "Meets #{name} (#{chance})." : "May meet #{name} (#{chance})."
+        return said unless test == "abrupt_change"
+
+        "#{said} The change itself must lie within #{ABRUPT_WITHIN_CM} cm."
+      end
+    end
+  end
+end
