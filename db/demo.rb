@@ -13,25 +13,30 @@ module Demo
   USUAL = Grittle::Evidence::Simulator::USUAL
   FULLER = [*USUAL, "cast_strength", "floury_feel", "sand_estimate"].freeze
 
-  # Horizon: designation, depths in cm, soil. `as` overrides the key, with the reason given; `tests` makes others than usual.
+  def self.seen(colour, boundary = nil) = { moist_colour: colour, boundary: boundary }.compact
+
+  # Horizon: designation, depths in cm, soil, colour and lower boundary. `as` overrides the key, with the reason given;
+  # `tests` makes others than usual.
   SITES = [
     { name: "High Tare", landform: "upper_slope", note: "Old pasture under the ridge, to be planted. Dry summer.",
       profiles: [
         { name: "Tare 1", kind: "pit", horizons: [
-          ["Ap", 0, 18, soil(42, 19, 1)],
-          ["E", 18, 32, soil(62, 15, 39, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."])],
-          ["Bt", 32, 66, soil(24, 52, 1)],
-          ["BC", 66, 95, soil(34, 33, 1)],
-          ["C", 95, 130, soil(58, 24, 6)]
+          ["Ap", 0, 18, soil(42, 19, 1), seen("10YR 3/3", "clear")],
+          ["E", 18, 32,
+           soil(62, 15, 39, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."]),
+           seen("10YR 6/2", "abrupt")],
+          ["Bt", 32, 66, soil(24, 52, 1), seen("7.5YR 4/4", "gradual")],
+          ["BC", 66, 95, soil(34, 33, 1), seen("10YR 5/4", "diffuse")],
+          ["C", 95, 130, soil(58, 24, 6), seen("2.5Y 5/4")]
         ] }
       ] },
     { name: "Sallow Bottom", landform: "drainage_line", note: "Rushes, wet until May. A drain is wanted.",
       profiles: [
         { name: "Sallow 1", kind: "probe", horizons: [
-          ["Ah", 0, 15, soil(14, 14, 1)],
-          ["Cg1", 15, 48, soil(10, 39, 14, tests: FULLER)],
-          ["Cg2", 48, 80, soil(7, 48, 6)],
-          ["2C", 80, 110, soil(82, 5, 1)]
+          ["Ah", 0, 15, soil(14, 14, 1), seen("10YR 2/1", "clear")],
+          ["Cg1", 15, 48, soil(10, 39, 14, tests: FULLER), seen("5Y 5/2", "gradual")],
+          ["Cg2", 48, 80, soil(7, 48, 6), seen("5GY 5/1", "abrupt")],
+          ["2C", 80, 110, soil(82, 5, 1), seen("2.5Y 6/3")]
         ] }
       ] },
     { name: "Kiln Bank", landform: "lower_slope", note: "Road cutting, cleaned back half a metre.",
@@ -72,8 +77,8 @@ module Demo
 
   def profile(site, facts)
     profile = Profile.make(site, { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN })
-    facts[:horizons].each do |designation, upper, lower, soil|
-      horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower)
+    facts[:horizons].each do |designation, upper, lower, soil, seen = {}|
+      horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower, **seen)
       texture(Reading.begin(horizon: horizon), **soil) if soil
     end
   end

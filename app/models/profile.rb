@@ -39,6 +39,9 @@ class Profile < Record
     Grittle::Profile::HorizonSequence.new((horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] })
   end
 
+  # @return [String] the system in whose names the profile's key answers
+  def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM
+
   # What lies between the horizons that touch, where both have been textured. Organic layers are left out: their texture is
   # none.
   # @return [Array<Grittle::Profile::Contrast>]

@@ -21,6 +21,7 @@ module CatalogueSerializer
       units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
       exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
       grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
+      boundaries: boundaries,
       designations: Grittle::Profile::DESIGNATIONS, thickness_mm: USUAL_THICKNESS_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
@@ -30,6 +31,15 @@ module CatalogueSerializer
     answers = test[:answers].map { |value, (word, hint)| { value: value, name: word, hint: hint } }
     { name: name, short: test[:short] || name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution],
       control: test[:control] || "choice", seconds: test[:seconds], group: test[:group] }
+  end
+
+  # @return [Hash] the words for a boundary, by the system of a profile's names
+  def boundaries
+    [*Grittle::TRIANGLES.keys, "australia"].to_h do |system|
+      [system, Grittle::Profile::Boundaries.words(system).map do |word, (name, from, to)|
+        { value: word, name: name, hint: to ? "#{from} to #{to} cm" : "#{from} cm and more" }
+      end]
+    end
   end
 
   # Every name that a key or a triangle gives, with the part of the triangle it stands for.

@@ -11,7 +11,8 @@ module ProfileSerializer
     {
       id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
       name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
-      method: ReadingSerializer.method(profile), method_name: method_name(profile), hand: profile.hand&.name,
+      method: ReadingSerializer.method(profile), naming_system: profile.naming_system,
+      method_name: method_name(profile), hand: profile.hand&.name,
       pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
       gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id,
       **(clay ? { contrasts: profile.contrasts.map(&:to_h) } : {})
@@ -29,7 +30,14 @@ module ProfileSerializer
     reading = horizon.reading
     summary = reading && ReadingSerializer.summary(reading)
     summary = summary.merge(clay: ReadingSerializer.clay(reading)) if summary && clay
-    { id: horizon.id, version: horizon.lock_version, **depths(horizon), reading: summary }
+    { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary,
+      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, reading: summary }
+  end
+
+  # @param munsell [Grittle::Profile::Munsell, nil]
+  # @return [Hash, nil] schema Colour
+  def colour(munsell)
+    munsell && { notation: munsell.to_s, chip: munsell.hex, wet: munsell.wet? }
   end
 
   # @return [Hash] designation and depths in cm, whole numbers as such

@@ -61,6 +61,10 @@ require_relative "grittle/reworking"
 require_relative "grittle/profile/vocabulary"
 require_relative "grittle/profile/depth_range"
 require_relative "grittle/profile/horizon_sequence"
+require_relative "grittle/profile/munsell"
+require_relative "grittle/profile/boundaries"
+require_relative "grittle/profile/ph"
+require_relative "grittle/profile/crumb_test"
 
 # The second opinion: one estimate from everything the hand felt
 require_relative "grittle/evidence/grid"

@@ -114,4 +114,17 @@ RSpec.describe "the fieldbook" do
     expect(found.first["perching"]["kind"]).to eq "finer_below"
     expect(api_get("/api/sites")["sites"].last["profiles"].first).not_to have_key "contrasts"
   end
+
+  it "keeps colours as Munsell writes them, with a chip, and the boundary in the words of the method" do
+    profile = profile_with(["E", 0, 30], key: "field_grades")
+    horizon = profile.horizons.first
+    change = ->(version, **seen) { api_patch("/api/horizons/#{horizon.id}", { version: version, **seen }) }
+    seen = change[0, moist_colour: "10yr 6 / 2", dry_colour: "10YR 7/2", boundary: "sharp"]["horizons"].first
+    expect(seen["moist_colour"]).to include("notation" => "10YR 6/2", "wet" => true, "chip" => /\A#\h{6}\z/)
+    expect(seen["boundary"]).to eq "sharp"
+    expect(change[1, moist_colour: "brown"]).to be_refused(422, "/moist_colour", /“brown” is no Munsell notation/)
+    expect(change[1, boundary: "very_abrupt"]).to be_refused(422, "/boundary", /sharp, abrupt, clear, gradual, diffuse/)
+    expect(change[1, moist_colour: "", boundary: nil]["horizons"].first).to include("moist_colour" => nil, "boundary" => nil)
+    expect(Revision.last.was).to include("moist_colour" => "10YR 6/2", "boundary" => "sharp")
+  end
 end

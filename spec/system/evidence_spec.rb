@@ -116,6 +116,15 @@ RSpec.describe "The second opinion at the side of the bench" do
       expect(page).to have_css("[data-test='clay_increase']", text: "Meets the clay-increase test for a Bt (100 %).")
       expect(page).to have_css("[data-perching='finer_below']", text: "Water may perch on Bt")
     end
+    click_button "Change Ap, 0 to 20 cm"
+    fill_in "Colour, moist", with: "earth"
+    find("[role='radio']", text: "Clear").click
+    click_button "Save"
+    expect(page).to have_text("“earth” is no Munsell notation.")
+    fill_in "Colour, moist", with: "10yr 3/3"
+    click_button "Save"
+    expect(page).to have_css("[data-chip='10YR 3/3']")
+    expect(page).to have_css("[data-test='abrupt_change']", text: "The boundary is sharp enough")
     at_size(*Browser::PHONE)
     expect(page).to have_text(/ribbon 80 mm, 2 made; clay \d+ to \d+ %/)
   end

@@ -37,6 +37,14 @@ RSpec.describe Grittle::Profile::Contrast do
     expect(found["tests"].last["sentence"]).to end_with "The change itself must lie within 7.5 cm."
   end
 
+  { nil => /must lie within 7.5 cm/, [0.5, 2] => /sharp enough/, [5, 15] => /leaves open/,
+    [15, nil] => /too gradual/ }.each do |boundary, sentence|
+    it "says of an abrupt change over a boundary of #{boundary || 'no known'} cm that it #{sentence.source}" do
+      upper = layer("E", 0, 30, 8).tap { |one| one.boundary = boundary }
+      expect(described_class.new(upper, layer("Bt", 30, 60, 40)).tests.last["sentence"]).to match(sentence)
+    end
+  end
+
   it "makes no fact of 5 points where each side may be 6 off, and is surer where one hand did both" do
     apart, same = [false, true].map do |hand|
       contrast(20, 26, sd: 6, same_hand: hand).tests.to_h { |one| [one["test"], one["probability"]] }

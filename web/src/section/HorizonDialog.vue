@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useWords, type Horizon, type Profile } from '@/api'
+import ChoiceField from '@/shared/ChoiceField.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -10,14 +11,24 @@ const props = defineProps<{ profile: Profile; horizon: Horizon | null }>()
 const emit = defineEmits<{ close: [] }>()
 const words = useWords()
 const below = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
+const SEEN = { moist_colour: '', dry_colour: '', boundary: '' }
 const form = ref(
   props.horizon
-    ? { designation: props.horizon.designation, upper_cm: String(props.horizon.upper_cm), lower_cm: String(props.horizon.lower_cm) }
-    : { designation: '', upper_cm: below(), lower_cm: '' },
+    ? {
+        designation: props.horizon.designation,
+        upper_cm: String(props.horizon.upper_cm),
+        lower_cm: String(props.horizon.lower_cm),
+        moist_colour: props.horizon.moist_colour?.notation ?? '',
+        dry_colour: props.horizon.dry_colour?.notation ?? '',
+        boundary: props.horizon.boundary ?? '',
+      }
+    : { designation: '', upper_cm: below(), lower_cm: '', ...SEEN },
 )
+const UNSEEN = { value: '', name: 'Not looked at' }
+const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
 const added = ref('')
 const { saving, at, general, send } = useForm<Profile>()
-const FIELDS = ['designation', 'upper_cm', 'lower_cm']
+const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
 
 /** A number where it is one; else the text as it is, for the server to name. */
@@ -26,25 +37,31 @@ const number = (text: string): number | string | undefined => {
   return plain === '' ? undefined : Number.isFinite(Number(plain)) ? Number(plain) : text
 }
 async function save(another: boolean): Promise<void> {
-  const body = { designation: form.value.designation, upper_cm: number(form.value.upper_cm), lower_cm: number(form.value.lower_cm) }
+  const { designation, moist_colour, dry_colour, boundary } = form.value
+  const body = { designation, upper_cm: number(form.value.upper_cm), lower_cm: number(form.value.lower_cm), moist_colour, dry_colour, boundary }
   const saved = props.horizon
     ? await send('PATCH', `/api/horizons/${props.horizon.id}`, { ...body, version: props.horizon.version })
     : await send('POST', `/api/profiles/${props.profile.id}/horizons`, body)
   if (!saved) return
   if (!another) return emit('close')
   added.value = `${form.value.designation} is added.`
-  form.value = { designation: '', upper_cm: form.value.lower_cm, lower_cm: '' }
+  form.value = { designation: '', upper_cm: form.value.lower_cm, lower_cm: '', ...SEEN }
 }
 </script>
 
 <template>
-  <SheetDialog open :title="title" @close="$emit('close')">
+  <SheetDialog open :title="title" wide @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save(false)">
       <TextField v-model="form.designation" label="Designation" :suggestions="words.designations" :error="at('designation')" />
       <div class="grid grid-cols-2 gap-4 items-start">
         <TextField v-model="form.upper_cm" label="Upper depth" unit="cm" inputmode="decimal" :error="at('upper_cm')" />
         <TextField v-model="form.lower_cm" label="Lower depth" unit="cm" inputmode="decimal" :error="at('lower_cm')" />
       </div>
+      <div class="grid grid-cols-2 gap-4 items-start">
+        <TextField v-model="form.moist_colour" label="Colour, moist" hint="Munsell, such as 10YR 4/3" :error="at('moist_colour')" />
+        <TextField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
+      </div>
+      <ChoiceField v-model="form.boundary" label="Lower boundary" :options="boundaries" />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">

@@ -46,7 +46,7 @@ const range = (h: Horizon) => `${h.upper_cm} to ${h.lower_cm} cm`
 const label = computed(
   () =>
     `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
-    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.reading?.clay ? `, clay ${clayText(h)}` : ''}`).join('; ') +
+    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.reading?.clay ? `, clay ${clayText(h)}` : ''}${h.moist_colour ? `, colour ${h.moist_colour.notation}` : ''}`).join('; ') +
     (props.profile.gaps.length ? `. ${props.profile.gaps.map(({ sentence }) => sentence).join(' ')}` : '.'),
 )
 </script>
@@ -75,6 +75,8 @@ const label = computed(
         <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :style="h.reading?.assigned ? 'stroke-width:2.5' : ''" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <rect v-if="h.moist_colour" class="inked" :x="TAPE + column - 30" :y="layer.top + 6" width="24" :height="Math.min(layer.bottom - layer.top - 12, 24)" :style="`fill: ${h.moist_colour.chip}; stroke-width: 1.5`" :data-chip="h.moist_colour.notation" />
+        <text v-if="h.moist_colour && !phone && layer.bottom - layer.top > 30" class="halo-leaf" font-size="16" text-anchor="end" :x="TAPE + column - 36" :y="layer.top + 24">{{ h.moist_colour.notation }}</text>
         <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="phone ? `M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${width}` : `M${TAPE + column} ${layer.top}H${clayX + CLAY_WIDTH + 4}L${wordsX - 8} ${layer.words + 2}H${laneX - 20}`" />
         <template v-if="!phone && h.reading?.ribbon_set?.interval_mm">
           <rect class="wash" :x="Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)" :width="Math.max(x(h.reading.ribbon_set.interval_mm[1]!) - Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX), 2)" :y="layer.words + 10" height="52" />
@@ -95,7 +97,7 @@ const label = computed(
         <button type="button" class="text-2xl font-extrabold text-left min-h-14 min-w-14 underline decoration-rule decoration-2 underline-offset-4" :class="phone ? 'hidden' : ''" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>
         <div class="min-w-0 pt-1">
           <p class="text-xl font-semibold leading-tight" :class="h.reading?.assigned ? '' : 'text-pencil font-normal'"><button v-if="phone" type="button" class="font-extrabold underline decoration-rule underline-offset-4 mr-2" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>{{ nameOf(h) }}</p>
-          <p class="text-pencil text-base"><template v-if="h.reading?.ribbon_text">ribbon {{ h.reading.ribbon_text }}</template><template v-else>{{ range(h) }}</template><template v-if="phone && h.reading?.clay">; clay {{ clayText(h) }}</template></p>
+          <p class="text-pencil text-base"><template v-if="h.reading?.ribbon_text">ribbon {{ h.reading.ribbon_text }}</template><template v-else>{{ range(h) }}</template><template v-if="phone && h.moist_colour">; {{ h.moist_colour.notation }}</template><template v-if="phone && h.reading?.clay">; clay {{ clayText(h) }}</template></p>
           <p v-if="h.reading?.assigned?.override" class="text-base font-semibold truncate" :title="h.reading.assigned.reason ?? ''"><span class="text-iron">not the key’s: </span><span class="font-normal">{{ h.reading.assigned.reason }}</span></p>
           <p v-else-if="h.reading?.assigned && h.reading.assigned.proposed.length > 1" class="text-base font-semibold text-iron">on the limit</p>
         </div>

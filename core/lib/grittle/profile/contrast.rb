@@ -9,13 +9,13 @@ module Grittle
       # One horizon as this looks at it.
       #
       #   clay     101 shares, one a percent       group    management group, such as "moderately fine"
-      #   depths   DepthRange
-      Layer = Struct.new(:designation, :depths, :clay, :group, keyword_init: true) do
+      #   depths   DepthRange                      boundary cm from and to over which its lower boundary lies, or nil
+      Layer = Struct.new(:designation, :depths, :clay, :group, :boundary, keyword_init: true) do
         # @param shares [Array<Float>] one a cell of Evidence::Grid
-        def self.from(shares, designation:, depths:)
+        def self.from(shares, designation:, depths:, boundary: nil)
           margins = Evidence::Margins.new(shares)
           sand, _, clay = margins.moments.values.map(&:first)
-          new(designation: designation, depths: depths, clay: margins.along[Evidence::Model::CLAY],
+          new(designation: designation, depths: depths, boundary: boundary, clay: margins.along[Evidence::Model::CLAY],
               group: Grittle.classify(sand: sand, clay: [clay, 100 - sand].min).group)
         end
       end
@@ -100,9 +100,17 @@ module Grittle
       def say(test, name, odds)
         chance = "#{(100 * odds).round} %"
         said = odds >= MET ? "Meets #{name} (#{chance})." : "May meet #{name} (#{chance})."
-        return said unless test == "abrupt_change"
+        test == "abrupt_change" ? "#{said} #{reach}" : said
+      end
 
-        "#{said} The change itself must lie within #{ABRUPT_WITHIN_CM} cm."
+      # The clay alone makes no abrupt change: it must come within a few cm.
+      def reach
+        from, to = @upper.boundary
+        return "The change itself must lie within #{ABRUPT_WITHIN_CM} cm." if from.nil?
+        return "The boundary is sharp enough: the change lies within #{ABRUPT_WITHIN_CM} cm." if to && to <= ABRUPT_WITHIN_CM
+        return "But the boundary is too gradual: the change takes more than #{ABRUPT_WITHIN_CM} cm." if from >= ABRUPT_WITHIN_CM
+
+        "The boundary leaves open whether the change lies within #{ABRUPT_WITHIN_CM} cm."
       end
     end
   end
