@@ -35,7 +35,7 @@ class JsonBody
   def json?(env) = env["CONTENT_TYPE"].to_s.start_with?("application/json")
 
   def broken(text)
-    body = JSON.parse(text.force_encoding("UTF-8").scrub)
+    body = JSON.parse(text.dup.force_encoding("UTF-8").scrub)
     Problem.new(400, "The body must be a JSON object, such as {}.") unless body.is_a?(Hash)
   rescue JSON::ParserError
     Problem.new(400, "The body is not valid JSON. Nothing was changed.")

@@ -13,6 +13,7 @@ class Horizon < Record
     profile.with_lock do # two horizons added at once must not overlap either
       horizon = new(profile: profile)
       horizon.assign_attributes(horizon.checked(designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen))
+      LayerChange.keep(profile, "adding of #{horizon.designation}")
       horizon.save!
       profile.horizons.reset
       horizon
@@ -21,7 +22,13 @@ class Horizon < Record
 
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input)
-    profile.with_lock { revise(version, checked(input)) }
+    profile.with_lock do
+      attributes = checked(input)
+      raise Stale, self unless reload.lock_version == version
+
+      LayerChange.keep(profile, "change of #{designation}")
+      revise(version, attributes)
+    end
     profile.horizons.reset
   end
 

@@ -5,7 +5,9 @@ class Profile < Record
   belongs_to :site
   belongs_to :hand, class_name: "Observer", optional: true
   belongs_to :pen, class_name: "Observer", optional: true
-  has_many :horizons, -> { order(:upper_cm, :id) }, dependent: :restrict_with_exception, inverse_of: :profile
+  has_many :horizons, -> { where(removed_at: nil).order(:upper_cm, :id) }, dependent: :restrict_with_exception, inverse_of: :profile
+
+  has_many :layer_changes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :profile
 
   METHOD_DEFAULTS = {
     key: Grittle::Keys::RibbonAndRub::ID, limit_set: Grittle::Keys::LimitSets::DEFAULT,
@@ -38,6 +40,9 @@ class Profile < Record
   def sequence(except: nil)
     Grittle::Profile::HorizonSequence.new((horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] })
   end
+
+  # @return [LayerChange, nil] what can be undone
+  def last_change = layer_changes.standing.last
 
   # @return [String] the system in whose names the profile's key answers
   def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM

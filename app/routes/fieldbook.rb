@@ -35,6 +35,21 @@ module Routes
         answer ProfileSerializer.call(profile), 201
       end
 
+      app.post "/api/profiles/:id/undo" do
+        profile = Profile.find(params[:id])
+        Layers.new(profile).undo
+        answer ProfileSerializer.call(profile)
+      end
+
+      { "split" => ->(layers, *on, **how) { layers.split(*on, **how) }, "merge" => ->(layers, *on, **) { layers.merge(*on) },
+        "boundary" => ->(layers, *on, **how) { layers.move_boundary(*on, **how) } }.each do |name, change|
+        app.post "/api/horizons/:id/#{name}" do
+          horizon = Horizon.find(params[:id])
+          change.call(Layers.new(horizon.profile), horizon, input[:version], **changes)
+          answer ProfileSerializer.call(horizon.profile)
+        end
+      end
+
       app.patch "/api/horizons/:id" do
         horizon = Horizon.find(params[:id])
         horizon.change(input[:version], changes)

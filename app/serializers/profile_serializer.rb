@@ -15,7 +15,7 @@ module ProfileSerializer
       method_name: method_name(profile), hand: profile.hand&.name,
       pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
       gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id,
-      **(clay ? { contrasts: profile.contrasts.map(&:to_h) } : {})
+      **(clay ? { contrasts: profile.contrasts.map(&:to_h), undo: undo(profile) } : {})
     }
   end
 
@@ -32,6 +32,12 @@ module ProfileSerializer
     summary = summary.merge(clay: ReadingSerializer.clay(reading)) if summary && clay
     { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary,
       **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, reading: summary }
+  end
+
+  # @return [String, nil] what can be undone, without hiding a reading
+  def undo(profile)
+    change = profile.last_change
+    change.label if change&.possible?
   end
 
   # @param munsell [Grittle::Profile::Munsell, nil]

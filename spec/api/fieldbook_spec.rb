@@ -127,4 +127,65 @@ RSpec.describe "the fieldbook" do
     expect(change[1, moist_colour: "", boundary: nil]["horizons"].first).to include("moist_colour" => nil, "boundary" => nil)
     expect(Revision.last.was).to include("moist_colour" => "10YR 6/2", "boundary" => "sharp")
   end
+
+  describe "the layers of a profile" do
+    let(:profile) { profile_with(["Ap", 0, 20], ["B", 20, 60], ["C", 60, 90]) }
+    let(:middle) { profile.horizons[1] }
+    let!(:reading) { begin_reading(middle) }
+    let(:before) { [["Ap", 0, 20, nil], ["B", 20, 60, reading["id"]], ["C", 60, 90, nil]] }
+
+    def act(name, horizon = middle, version: horizon.reload.lock_version, **how)
+      api_post("/api/horizons/#{horizon.id}/#{name}", { version: version, **how })
+    end
+
+    def layers(answer) = answer["horizons"].map { |h| [h["designation"], h["upper_cm"], h["lower_cm"], h["reading"]&.fetch("id")] }
+
+    {
+      "split" => [{ at_cm: 35, designation: "B2" }, [["Ap", 0, 20, nil], ["B", 20, 35, :reading], ["B2", 35, 60, nil], ["C", 60, 90, nil]]],
+      "merge" => [{}, [["Ap", 0, 20, nil], ["B", 20, 90, :reading]]],
+      "boundary" => [{ lower_cm: 52 }, [["Ap", 0, 20, nil], ["B", 20, 52, :reading], ["C", 52, 90, nil]]]
+    }.each do |name, (how, after)|
+      it "#{name}: keeps the readings, and can be undone" do
+        changed = act(name, **how)
+        expect(layers(changed)).to eq(after.map { |row| row.map { |cell| cell == :reading ? reading["id"] : cell } })
+        expect(changed["undo"]).to include "B"
+        undone = api_post("/api/profiles/#{profile.id}/undo", {})
+        expect(layers(undone)).to eq before
+      end
+    end
+
+    it "merges the readings of both, and gives each its own back" do
+      other = begin_reading(profile.horizons[2])
+      act("merge")
+      expect(middle.reload.readings.map(&:id)).to contain_exactly(reading["id"], other["id"])
+      api_post("/api/profiles/#{profile.id}/undo", {})
+      expect(profile.horizons[2].reload.readings.map(&:id)).to eq [other["id"]]
+    end
+
+    it "undoes one by one, adding and changing too, until nothing is left" do
+      changed = api_patch("/api/horizons/#{middle.id}", { version: middle.lock_version, designation: "Bw" })
+      expect(changed["undo"]).to eq "change of B"
+      expect(layers(api_post("/api/profiles/#{profile.id}/undo", {}))).to eq before
+      expect(layers(api_post("/api/profiles/#{profile.id}/undo", {}))).to eq before.first(2) # C was added last
+      expect(api_post("/api/profiles/#{profile.id}/undo", {})).to be_refused(422, nil, /B has been textured since/)
+      expect(api_post("/api/profiles/#{Profile.make(Site.last, { name: 'Bare', kind: 'pit' }).id}/undo", {}))
+        .to be_refused(422, nil, "There is nothing to undo.")
+    end
+
+    it "refuses what does not fit, and what is stale" do
+      expect(act("split", at_cm: 60, designation: "B2")).to be_refused(422, "/at_cm", "B is 20 to 60 cm: split it between.")
+      expect(act("split", at_cm: 40, designation: " ")).to be_refused(422, "/designation", /Give the horizon a name/)
+      expect(act("boundary", lower_cm: 95)).to be_refused(422, "/lower_cm", /95 to 90 cm runs upwards/)
+      expect(act("boundary", lower_cm: 10)).to be_refused(422, "/lower_cm", /20 to 10 cm runs upwards/)
+      expect(act("merge", profile.horizons[2])).to be_refused(422, nil, /No horizon touches C from below/)
+      expect(act("merge", version: 99)).to be_refused(409, nil, /another window/)
+      expect(layers(api_get("/api/profiles/#{profile.id}"))).to eq before
+    end
+
+    it "does not hide a reading by undoing" do
+      split = act("split", at_cm: 40, designation: "B2")
+      begin_reading(Horizon.find(split["horizons"][2]["id"]))
+      expect(api_post("/api/profiles/#{profile.id}/undo", {})).to be_refused(422, nil, /B2 has been textured since/)
+    end
+  end
 end

@@ -8,9 +8,10 @@ import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
 const props = defineProps<{ profile: Profile; horizon: Horizon | null }>()
-const emit = defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
+const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
-const below = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
+const deepest = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
 const SEEN = { moist_colour: '', dry_colour: '', boundary: '' }
 const form = ref(
   props.horizon
@@ -22,7 +23,7 @@ const form = ref(
         dry_colour: props.horizon.dry_colour?.notation ?? '',
         boundary: props.horizon.boundary ?? '',
       }
-    : { designation: '', upper_cm: below(), lower_cm: '', ...SEEN },
+    : { designation: '', upper_cm: deepest(), lower_cm: '', ...SEEN },
 )
 const UNSEEN = { value: '', name: 'Not looked at' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
@@ -67,6 +68,10 @@ async function save(another: boolean): Promise<void> {
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit" :disabled="saving">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
         <button v-if="!horizon" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
+      </div>
+      <div v-if="horizon" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
+        <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
+        <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">Merge with {{ below.designation }}</button>
       </div>
       <p v-if="horizon" class="text-pencil text-lg">The earlier depths stay in the record; readings stay with the horizon.</p>
     </form>

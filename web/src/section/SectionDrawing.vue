@@ -6,11 +6,12 @@ import { fillOf } from '@/drawing/grain'
 import { ribbonPath } from '@/drawing/ribbon'
 import { linear } from '@/drawing/scale'
 import { useUnits } from '@/shared/useUnits'
+import BoundaryHandles from './BoundaryHandles.vue'
 import { layOutSection, WORDS_HEIGHT } from './layout'
 
 // Depth hangs down, length runs right. Solid ink is assigned; an outline is a horizon not yet textured.
 const props = defineProps<{ profile: Profile }>()
-defineEmits<{ texture: [horizon: Horizon]; edit: [horizon: Horizon] }>()
+defineEmits<{ texture: [horizon: Horizon]; edit: [horizon: Horizon]; move: [horizon: Horizon, cm: number]; split: [horizon: Horizon, cm: number] }>()
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const { height: windowHeight } = useWindowSize()
@@ -92,6 +93,7 @@ const label = computed(
         <text v-if="!phone && m.tests.length" class="halo" font-size="18" font-weight="800" style="fill: var(--iron)" :x="m.x + 6" :y="m.y + 6">{{ m.difference > 0 ? '+' : '−' }}{{ Math.abs(m.difference) }}</text>
       </g>
     </svg>
+    <BoundaryHandles :horizons="profile.horizons" :y="s.y" :depth="s.depth" :x="TAPE" :width="column" :height="s.height" @move="(h, cm) => $emit('move', h, cm)" @split="(h, cm) => $emit('split', h, cm)" />
     <ol>
       <li v-for="{ horizon: h, layer } in rows" :key="h.id" class="absolute grid gap-x-3 items-start leading-tight" :class="phone ? 'grid-cols-[1fr_auto] right-0' : 'grid-cols-[64px_1fr]'" :style="{ left: `${wordsX - 4}px`, top: `${layer.words + 6}px`, width: phone ? undefined : '292px', height: `${s.wordsHeight - 8}px` }" :data-horizon="h.designation">
         <button type="button" class="text-2xl font-extrabold text-left min-h-14 min-w-14 underline decoration-rule decoration-2 underline-offset-4" :class="phone ? 'hidden' : ''" :aria-label="`Change ${h.designation}, ${range(h)}`" @click="$emit('edit', h)">{{ h.designation }}</button>

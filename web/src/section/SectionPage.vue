@@ -8,6 +8,7 @@ import { useTheme } from '@/shared/useTheme'
 import ContrastList from './ContrastList.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import SectionDrawing from './SectionDrawing.vue'
+import SplitDialog from './SplitDialog.vue'
 
 // One profile: the column to depth scale, and what each horizon was called, hung at its depth.
 const route = useRoute()
@@ -16,6 +17,7 @@ const id = computed(() => Number(route.params.id))
 const { data: profile, error, refetch } = useProfile(id)
 const { theme, toggle } = useTheme()
 const editing = ref<Horizon | 'new' | null>(null)
+const splitting = ref<{ horizon: Horizon; cm: number } | null>(null)
 const trouble = ref('')
 
 const people = computed(() => [profile.value?.hand && `Hand ${profile.value.hand}`, profile.value?.pen && `pen ${profile.value.pen}`].filter(Boolean).join(', '))
@@ -35,6 +37,26 @@ async function texture(horizon: Horizon): Promise<void> {
     trouble.value = (problem as Error).message
   }
 }
+// Changes of the layers themselves. What the server refuses is said, and the drawing shows what is kept.
+async function change(path: string, body: Record<string, unknown>): Promise<void> {
+  trouble.value = ''
+  try {
+    await request('POST', path, body)
+  } catch (problem) {
+    trouble.value = (problem as Error).message
+  }
+  forgetLists()
+}
+const move = ({ id: horizon, version }: Horizon, cm: number) => change(`/api/horizons/${horizon}/boundary`, { version, lower_cm: cm })
+const undo = () => change(`/api/profiles/${id.value}/undo`, {})
+async function merge({ id: horizon, version }: Horizon): Promise<void> {
+  editing.value = null
+  await change(`/api/horizons/${horizon}/merge`, { version })
+}
+function splitFrom(horizon: Horizon): void {
+  editing.value = null
+  splitting.value = { horizon, cm: Math.round((horizon.upper_cm + horizon.lower_cm) / 2) }
+}
 </script>
 
 <template>
@@ -47,13 +69,14 @@ async function texture(horizon: Horizon): Promise<void> {
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
       <div class="flex gap-2 print:hidden">
+        <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">Undo: {{ profile.undo }}</button>
         <button type="button" class="key" @click="editing = 'new'">Add horizon</button>
         <button type="button" class="key" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
       </div>
     </header>
     <main class="px-4 desk:px-6 py-3 grow flex flex-col gap-3">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" />
+      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" @move="move" @split="(horizon, cm) => (splitting = { horizon, cm })" />
       <div v-else class="grow grid place-content-center justify-items-center gap-4 text-center py-16">
         <svg viewBox="0 0 120 170" width="120" aria-hidden="true"><path d="M20 5h80v160H20z" class="undone" /><path d="M20 50h80M20 110h80" class="undone" /></svg>
         <p class="text-2xl font-extrabold">No horizon yet.</p>
@@ -63,6 +86,7 @@ async function texture(horizon: Horizon): Promise<void> {
       <ContrastList v-if="profile.contrasts?.length" :contrasts="profile.contrasts" />
       <CautionNote name="results" class="mt-auto" />
     </main>
-    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" />
+    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" @split="splitFrom" @merge="merge" />
+    <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />
   </div>
 </template>

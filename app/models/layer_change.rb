@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+# One change to the layers of a profile, with how they were before it.
+class LayerChange < Record
+  COLUMNS = %w[id designation upper_cm lower_cm boundary moist_colour dry_colour].freeze
+
+  belongs_to :profile
+  attribute :was, ActiveRecord::Type::Json.new
+
+  scope :standing, -> { where(undone_at: nil) }
+
+  # @param profile [Profile] locked by the caller
+  # @param label [String] what is done, for the button that undoes it
+  # @return [LayerChange]
+  def self.keep(profile, label)
+    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc)
+  end
+
+  # @return [Hash] the layers, and which horizon each of their samples belongs to
+  def self.state(profile)
+    { "horizons" => profile.horizons.map { |horizon| horizon.attributes.slice(*COLUMNS) },
+      "samples" => Sample.where(horizon: profile.horizons).pluck(:id, :horizon_id) }
+  end
+  private_class_method :state
+
+  # @return [Boolean] whether undoing would hide no reading
+  def possible? = touched.nil?
+
+  # Puts the layers back as they were.
+  # @raise [Grittle::InvalidInput] when a horizon that would go has been textured since
+  def undo
+    check_untouched
+    added.each { |horizon| horizon.update!(removed_at: Time.now.utc) }
+    was["horizons"].each { |attributes| Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil)) }
+    was["samples"].each { |sample, horizon| Sample.where(id: sample).update_all(horizon_id: horizon) }
+    update!(undone_at: Time.now.utc)
+  end
+
+  private
+
+  def added = profile.horizons.where.not(id: was["horizons"].pluck("id"))
+
+  # Samples that a split moved go back by themselves; what was made since would be hidden.
+  def touched
+    known = was["samples"].map(&:first)
+    added.find { |horizon| horizon.samples.where.not(id: known).exists? }
+  end
+
+  def check_untouched
+    return if possible?
+
+    sentence = "#{touched.designation} has been textured since, so this cannot be undone. Merge it instead."
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)]
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+# What is done to the layers of one profile as a whole: a boundary moved, a horizon split, two merged, the last of it undone.
+# Readings are kept in all of it.
+class Layers
+  # @param profile [Profile]
+  def initialize(profile)
+    @profile = profile
+  end
+
+  # Moves the lower boundary of a horizon, and with it the upper one of the horizon that touches it.
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def move_boundary(horizon, version, lower_cm:)
+    change(horizon, version, "boundary below #{horizon.designation}") do
+      below = touching(horizon)
+      ranges = [[horizon.upper_cm, lower_cm], below && [lower_cm, below.lower_cm]].compact
+      ranges.each { |upper, lower| Grittle::Profile::DepthRange.new(upper.to_f, lower.to_f) }
+      below&.update!(upper_cm: lower_cm)
+      @profile.horizons.reset
+      @profile.sequence(except: horizon).check_fits(Grittle::Profile::DepthRange.new(horizon.upper_cm.to_f, lower_cm.to_f))
+      horizon.update!(lower_cm: lower_cm)
+    end
+  end
+
+  # The upper part keeps the readings, but for samples that lie wholly in the lower one.
+  # @param designation [String] of the lower part
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def split(horizon, version, at_cm:, designation:)
+    change(horizon, version, "split of #{horizon.designation}") do
+      refuse("/at_cm", "#{horizon.designation} is #{horizon.depths}: split it between.") \
+        unless at_cm > horizon.upper_cm && at_cm < horizon.lower_cm
+
+      name = Record.required_text(:designation, designation, "horizon")
+      lower = Horizon.create!(profile: @profile, designation: name, upper_cm: at_cm, lower_cm: horizon.lower_cm,
+                              **horizon.attributes.symbolize_keys.slice(:boundary, *Horizon::COLOURS))
+      horizon.update!(lower_cm: at_cm, boundary: nil)
+      horizon.samples.where("upper_cm >= ?", at_cm).update_all(horizon_id: lower.id)
+    end
+  end
+
+  # A horizon and the one below that touches it become one, with the readings of both.
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def merge(horizon, version)
+    change(horizon, version, "merging of #{horizon.designation}") do
+      below = touching(horizon) || refuse("", "No horizon touches #{horizon.designation} from below.")
+      below.samples.update_all(horizon_id: horizon.id)
+      below.update!(removed_at: Time.now.utc)
+      horizon.update!(lower_cm: below.lower_cm, boundary: below.boundary)
+    end
+  end
+
+  # @raise [Grittle::InvalidInput] when there is nothing to undo, or it cannot be
+  def undo
+    @profile.with_lock do
+      (@profile.last_change || refuse("", "There is nothing to undo.")).undo
+      @profile.horizons.reset
+    end
+  end
+
+  private
+
+  def change(horizon, version, label)
+    @profile.with_lock do
+      raise Record::Stale, horizon unless horizon.reload.lock_version == version
+
+      LayerChange.keep(@profile, label)
+      yield
+      @profile.horizons.reset
+    end
+  end
+
+  def touching(horizon) = @profile.horizons.find { |other| other.upper_cm == horizon.lower_cm && other != horizon }
+  def refuse(pointer, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+end
