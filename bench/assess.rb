@@ -7,6 +7,7 @@
 require "json"
 require "net/http"
 require_relative "../core/lib/grittle"
+require_relative "median"
 
 COUNT = 300
 TARGET = 15.0 # ms over HTTP
@@ -16,16 +17,6 @@ OBSERVATIONS = {
   "sand_estimate" => { "percent" => 31.25, "half_width" => 6.25 }, "stickiness" => "moderately", "plasticity" => "moderately",
   "finest_wire_mm" => "3", "ring_forms" => true, "shine" => "slight", "coherence" => "strongly_coherent", "rods" => "fracture"
 }.freeze
-
-# @return [Float] ms
-def median(count)
-  times = Array.new(count) do
-    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    yield
-    (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
-  end
-  times.sort[count / 2]
-end
 
 inside = median(COUNT) { Grittle.assess(OBSERVATIONS, evidence: "none").to_h }
 puts format("in process: %.1f ms", inside)

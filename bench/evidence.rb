@@ -5,6 +5,7 @@
 started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 require_relative "../core/lib/grittle"
 loaded = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+require_relative "median"
 
 COUNT = 101
 # ms, and s for loading: what the second opinion may take.
@@ -12,19 +13,9 @@ TARGETS = { load: 1.0, without: 10.0, full: 40.0 }.freeze
 FELT = { "ball_holds" => true, "ribbons" => [41, 44, 39].map { |mm| { "length_mm" => mm } }, "wet_rub" => "neither",
          "grittiness" => "moderate", "stickiness" => "moderately", "mould_feel" => "doughy" }.freeze
 
-# @return [Float] ms
-def median
-  times = Array.new(COUNT) do
-    from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    yield
-    (Process.clock_gettime(Process::CLOCK_MONOTONIC) - from) * 1000
-  end
-  times.sort[COUNT / 2]
-end
-
 Grittle.assess(FELT).to_h
-without = median { Grittle.assess(FELT, evidence: "estimate").to_h }
-full = median { Grittle.assess(FELT).to_h }
+without = median(COUNT) { Grittle.assess(FELT, evidence: "estimate").to_h }
+full = median(COUNT) { Grittle.assess(FELT).to_h }
 puts format("core and tables loaded: %.2f s (%.2f of the target)", loaded, loaded / TARGETS[:load])
 puts format("assessment with the estimate: %.1f ms (%.2f of the target)", without, without / TARGETS[:without])
 puts format("assessment with suggestions: %.1f ms (%.2f of the target)", full, full / TARGETS[:full])

@@ -4,6 +4,14 @@ module Grittle
   # One texture class of a system: its code, name, management group, and its region as vertices [sand, clay] in
   # whole percent, in order around the region.
   TextureClass = Struct.new(:code, :name, :group, :polygon, keyword_init: true) do
+    # @param rows [Array<Array>] code, name, group and polygon of each class
+    # @return [Array<TextureClass>]
+    def self.list(*rows)
+      rows.map do |code, name, group, polygon|
+        new(code: code, name: name, group: group, polygon: polygon.each(&:freeze).freeze)
+      end
+    end
+
     # Edges as pairs of vertices.
     def edges = polygon.zip(polygon.rotate)
 

@@ -72,8 +72,10 @@ module Grittle
 
       # @return [Array<Array<Integer>>] the region as runs along sand: clay, sand from, sand to, in percent
       def runs
-        region.chunk_while { |one, other| other == one + 1 && Grid::CLAY[one] == Grid::CLAY[other] }
-              .map { |run| [Grid::CLAY[run.first], Grid::SAND[run.first], Grid::SAND[run.last]] }
+        @runs ||= begin
+          least = least_of_region
+          101.times.flat_map { |clay| runs_of_row(clay, least) }
+        end
       end
 
       # @return [Array<Integer>] percent clay under which a tenth and nine tenths lie
@@ -110,7 +112,7 @@ module Grittle
           "groups" => groups.map { |group, share| { "group" => group, "probability" => share.round(3) } },
           "mean" => mean.transform_values { |part| part.round(1) }, "sd" => sd.transform_values { |part| part.round(1) },
           "clay_range" => clay_range, "entropy_bits" => entropy.round(2), "settled" => settled?, "sentence" => sentence,
-          "region" => { "percent" => (100 * REGION).round, "area_percent" => (100.0 * region.size / Grid::SIZE).round(1), "runs" => runs }
+          "region" => { "percent" => (100 * REGION).round, "area_percent" => area_percent, "runs" => runs }
         }
       end
 
@@ -129,6 +131,28 @@ module Grittle
       private
 
       def moments = margins.moments
+
+      # Where the cells of one clay content enter and leave the region: a plain loop, for it runs at every answer.
+      def runs_of_row(clay, least)
+        found = []
+        from = nil
+        start = Grid::STARTS[clay]
+        sand = 0
+        last = 100 - clay
+        while sand <= last
+          if shares[start + sand] >= least
+            from ||= sand
+          elsif from
+            found << [clay, from, sand - 1]
+            from = nil
+          end
+          sand += 1
+        end
+        from ? found << [clay, from, last] : found
+      end
+
+      # @return [Float] share of the triangle, in percent
+      def area_percent = (100.0 * runs.sum { |_, from, to| to - from + 1 } / Grid::SIZE).round(1)
 
       def least_of_region
         @least_of_region ||= begin

@@ -25,7 +25,7 @@ module Grittle
         "ZC" => ->(s, z, c) { c >= 35 && c < 55 && s < 45 && z >= 45 },
         "C" => ->(s, z, c) { (c >= 35 && c < 55 && s < 45 && z < 45) || c >= 55 }
       },
-      classes: [
+      classes: TextureClass.list(
         ["S", "sand", "coarse", [[100, 0], [85, 0], [90, 10]]],
         ["LS", "loamy sand", "coarse", [[85, 0], [70, 0], [85, 15], [90, 10]]],
         ["SL", "sandy loam", "moderately coarse", [[70, 0], [50, 0], [50, 18], [82, 18], [85, 15]]],
@@ -37,9 +37,7 @@ module Grittle
         ["SC", "sandy clay", "fine", [[70, 30], [45, 30], [45, 55]]],
         ["ZC", "silty clay", "fine", [[20, 35], [0, 35], [0, 55]]],
         ["C", "clay", "fine", [[45, 35], [20, 35], [0, 55], [0, 100], [45, 55]]]
-      ].map do |code, name, group, polygon|
-        TextureClass.new(code: code, name: name, group: group, polygon: polygon.each(&:freeze).freeze)
-      end
+      )
     )
   end
 end

@@ -25,7 +25,7 @@ module Grittle
         "SIC" => ->(_, z, c) { c >= 40 && z >= 40 },
         "C" => ->(s, z, c) { c >= 40 && s <= 45 && z < 40 }
       },
-      classes: [
+      classes: TextureClass.list(
         ["S", "sand", "coarse", [[100, 0], [85, 0], [90, 10]]],
         ["LS", "loamy sand", "coarse", [[85, 0], [70, 0], [85, 15], [90, 10]]],
         ["SL", "sandy loam", "moderately coarse",
@@ -39,9 +39,7 @@ module Grittle
         ["SC", "sandy clay", "fine", [[65, 35], [45, 35], [45, 55]]],
         ["SIC", "silty clay", "fine", [[20, 40], [0, 40], [0, 60]]],
         ["C", "clay", "fine", [[45, 40], [20, 40], [0, 60], [0, 100], [45, 55]]]
-      ].map do |code, name, group, polygon|
-        TextureClass.new(code: code, name: name, group: group, polygon: polygon.each(&:freeze).freeze)
-      end
+      )
     )
   end
 end
