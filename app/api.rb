@@ -5,8 +5,12 @@ require "committee"
 
 require_relative "database"
 require_relative "models"
+require_relative "exchange"
+require_relative "gps_receiver"
 require_relative "problem"
 require_relative "serializers/catalogue_serializer"
+require_relative "serializers/description_serializer"
+require_relative "serializers/import_serializer"
 require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
 require_relative "serializers/work_serializer"
@@ -17,13 +21,16 @@ require_relative "middleware/idempotency"
 require_relative "middleware/page"
 require_relative "routes/support"
 require_relative "routes/catalogue"
+require_relative "routes/descriptions"
+require_relative "routes/exchange"
 require_relative "routes/fieldbook"
 require_relative "routes/readings"
 
 # The routes under /api, and where the core's refusals become statuses.
 class Api < Sinatra::Base
   SCHEMA = File.expand_path("../api/openapi.yaml", __dir__)
-  ABSENT = { "Site" => "site", "Profile" => "profile", "Horizon" => "horizon", "Reading" => "reading", "Ribbon" => "ribbon" }.freeze
+  ABSENT = { "Site" => "site", "Profile" => "profile", "Horizon" => "horizon", "Reading" => "reading", "Ribbon" => "ribbon",
+             "Sample" => "sample", "Photo" => "photo", "Import" => "import" }.freeze
 
   configure do
     set :show_exceptions, false
@@ -41,6 +48,8 @@ class Api < Sinatra::Base
 
   helpers Routes::Support
   register Routes::Catalogue
+  register Routes::Descriptions
+  register Routes::Exchange
   register Routes::Fieldbook
   register Routes::Readings
 

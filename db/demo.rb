@@ -19,6 +19,8 @@ module Demo
   # `tests` makes others than usual.
   SITES = [
     { name: "High Tare", landform: "upper_slope", note: "Old pasture under the ridge, to be planted. Dry summer.",
+      position: "47°55'04.8\"N 15°12'14.4\"E",
+      described: { date: "2026-09-14", slope_percent: 12, aspect: "sw", land_use: "Pasture", weather: "dry" },
       profiles: [
         { name: "Tare 1", kind: "pit", horizons: [
           ["Ap", 0, 18, soil(42, 19, 1), seen("10YR 3/3", "clear")],
@@ -71,7 +73,7 @@ module Demo
   end
 
   def site(facts)
-    site = Site.make(**facts.slice(:name, :landform, :note))
+    site = Site.make(**facts.slice(:name, :landform, :note, :position, :described).compact)
     facts[:profiles].each { |profile| profile(site, profile) }
   end
 

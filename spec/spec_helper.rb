@@ -3,6 +3,8 @@
 # Specs of the API and of the page, against the MariaDB that bin/test starts. The core has its own, in core/spec.
 
 require "stringio"
+require "tmpdir"
+ENV["GRITTLE_FILES"] = Dir.mktmpdir # no picture of a spec among those that are kept
 require "database_cleaner/active_record"
 require_relative "../app/api"
 require_relative "../db/demo"

@@ -7,7 +7,8 @@ require "digest"
 class Idempotency
   WRITES = %w[POST PUT PATCH DELETE].freeze
   # These keep nothing.
-  FREE = %w[/api/assessments /api/compositions /api/comparisons /api/halvings].freeze
+  FREE = %w[/api/assessments /api/compositions /api/comparisons /api/halvings /api/ribbon-measurements /api/positions
+            /api/positions/here].freeze
   LENGTH = (8..80)
 
   def initialize(app)

@@ -3,10 +3,13 @@
 require "json"
 require "stringio"
 
-# Refuses a body that is too large or no JSON object, before anything looks at it.
+# Refuses a body that is too large or no JSON object, before anything looks at it; files pass as they are, up to their own size.
 class JsonBody
   # Bytes: a reading's largest change is under 4 kB.
   LIMIT = 256 * 1024
+  # Bytes of a file, by where it goes.
+  FILES = { "/api/photos" => Photo::MOST_BYTES, "/api/imports" => Exchange::Import::MOST_BYTES }.freeze
+  FILE_TYPE = "application/octet-stream"
 
   def initialize(app)
     @app = app
@@ -15,7 +18,7 @@ class JsonBody
   def call(env)
     return @app.call(env) unless %w[POST PUT PATCH].include?(env["REQUEST_METHOD"])
 
-    refusal = refuse(env)
+    refusal = env["REQUEST_METHOD"] == "POST" && FILES.key?(env["PATH_INFO"]) ? refuse_file(env) : refuse(env)
     refusal ? refusal.response(env) : @app.call(env)
   end
 
@@ -32,6 +35,18 @@ class JsonBody
     broken(text)
   end
 
+  def refuse_file(env)
+    limit = FILES[env["PATH_INFO"]]
+    return Problem.new(415, "Send the file as #{FILE_TYPE}.") unless env["CONTENT_TYPE"].to_s.start_with?(FILE_TYPE)
+    return too_large(limit) if env["CONTENT_LENGTH"].to_i > limit
+
+    bytes = env["rack.input"]&.read(limit + 1).to_s
+    return too_large(limit) if bytes.bytesize > limit
+
+    env["rack.input"] = StringIO.new(bytes)
+    nil
+  end
+
   def json?(env) = env["CONTENT_TYPE"].to_s.start_with?("application/json")
 
   def broken(text)
@@ -41,5 +56,5 @@ class JsonBody
     Problem.new(400, "The body is not valid JSON. Nothing was changed.")
   end
 
-  def too_large = Problem.new(413, "The body is larger than #{LIMIT / 1024} kB. Nothing was changed.")
+  def too_large(limit = LIMIT) = Problem.new(413, "The body is larger than #{limit / 1024} kB. Nothing was changed.")
 end

@@ -2,7 +2,7 @@
 
 # One change to the layers of a profile, with how they were before it.
 class LayerChange < Record
-  COLUMNS = %w[id designation upper_cm lower_cm boundary moist_colour dry_colour].freeze
+  COLUMNS = %w[id designation upper_cm lower_cm boundary moist_colour dry_colour described reported_reading_id].freeze
 
   belongs_to :profile
   attribute :was, ActiveRecord::Type::Json.new
@@ -19,7 +19,7 @@ class LayerChange < Record
   # @return [Hash] the layers, and which horizon each of their samples belongs to
   def self.state(profile)
     { "horizons" => profile.horizons.map { |horizon| horizon.attributes.slice(*COLUMNS) },
-      "samples" => Sample.where(horizon: profile.horizons).pluck(:id, :horizon_id) }
+      "samples" => Sample.where(horizon: profile.horizons).or(Sample.where(profile: profile)).pluck(:id, :horizon_id) }
   end
   private_class_method :state
 
@@ -40,10 +40,11 @@ class LayerChange < Record
 
   def added = profile.horizons.where.not(id: was["horizons"].pluck("id"))
 
-  # Samples that a split moved go back by themselves; what was made since would be hidden.
+  # Samples that a split moved go back by themselves, and those at depths find their horizon; what was textured since would be
+  # hidden.
   def touched
     known = was["samples"].map(&:first)
-    added.find { |horizon| horizon.samples.where.not(id: known).exists? }
+    added.find { |horizon| horizon.samples.where.not(id: known).where(profile_id: nil).exists? }
   end
 
   def check_untouched

@@ -32,7 +32,7 @@ class Layers
 
       name = Record.required_text(:designation, designation, "horizon")
       lower = Horizon.create!(profile: @profile, designation: name, upper_cm: at_cm, lower_cm: horizon.lower_cm,
-                              **horizon.attributes.symbolize_keys.slice(:boundary, *Horizon::COLOURS))
+                              **horizon.attributes.symbolize_keys.slice(:boundary, :described, *Horizon::COLOURS))
       horizon.update!(lower_cm: at_cm, boundary: nil)
       horizon.samples.where("upper_cm >= ?", at_cm).update_all(horizon_id: lower.id)
     end
@@ -54,6 +54,7 @@ class Layers
     @profile.with_lock do
       (@profile.last_change || refuse("", "There is nothing to undo.")).undo
       @profile.horizons.reset
+      @profile.samples.reset.each(&:attach)
     end
   end
 
@@ -66,6 +67,7 @@ class Layers
       LayerChange.keep(@profile, label)
       yield
       @profile.horizons.reset
+      @profile.samples.reset.each(&:attach)
     end
   end
 

@@ -14,14 +14,14 @@ class Reading < Record
   STEPS = Grittle::Tests::Steps::ALL
   METHOD_COLUMNS = (Profile::METHOD_DEFAULTS.keys.map(&:to_s) + %w[hand_id pen_id]).freeze
 
-  # @param horizon [Horizon, nil] nil begins a quick reading
-  def self.begin(horizon: nil, label: nil, hand: nil, pen: nil)
-    method = horizon ? horizon.profile.attributes.slice(*METHOD_COLUMNS) : Profile::METHOD_DEFAULTS
+  # @param horizon [Horizon, nil] nil, without a sample, begins a quick reading
+  # @param sample [Sample, nil] one that was taken before
+  def self.begin(horizon: nil, sample: nil, label: nil, hand: nil, pen: nil)
+    profile = horizon&.profile || sample&.profile
+    method = profile ? profile.attributes.slice(*METHOD_COLUMNS) : Profile::METHOD_DEFAULTS
     people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
-    create!(
-      sample: Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence),
-      rules_version: Grittle::RULES_VERSION, step: STEPS.keys.first, started_at: Time.now.utc, **method, **people
-    )
+    sample ||= Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
+    create!(sample: sample, rules_version: Grittle::RULES_VERSION, step: STEPS.keys.first, started_at: Time.now.utc, **method, **people)
   end
 
   # Gives, corrects or takes back answers, and changes the method.
@@ -56,12 +56,28 @@ class Reading < Record
     write(version) do
       length = Grittle::Units.to_mm(entered, unit)
       shape = shape.compact
-      check_ribbon(shape.transform_keys(&:to_s).merge("length_mm" => length), entered, unit)
+      check_ribbon(shape.except(:photo, :marks).transform_keys(&:to_s).merge("length_mm" => length), entered, unit)
       refuse_eleventh unless corrects
       corrects&.update!(taken_back_at: Time.now.utc)
       ribbons.create!(length_mm: length, entered_length: entered, entered_unit: unit, **shape,
                       corrects: corrects, made_at: corrects&.made_at || Time.now.utc, pen: pen)
     end
+  end
+
+  # A ribbon marked on a photograph: its length and what it may be off by come from the marks.
+  # @param marks [Hash{Symbol=>Object}] ruler, ribbon, second, click_px as Grittle::RibbonOnPhoto has them
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def add_measured_ribbon(version, photo:, marks:, **shape)
+    found = Reading.measure(marks)
+    add_ribbon(version, entered: found.length_mm.round(1), unit: "mm", photo: photo, marks: marks,
+                        reading_error_mm: found.error_mm.round(2), **shape)
+  end
+
+  # @param marks [Hash{Symbol=>Object}]
+  # @return [Grittle::RibbonOnPhoto]
+  def self.measure(marks)
+    rulers = %i[ruler second].to_h { |name| [name, marks[name]&.transform_keys(&:to_s)] }
+    Grittle::RibbonOnPhoto.new(**marks.slice(:ribbon, :click_px).compact, **rulers)
   end
 
   # @raise [Record::Stale]
@@ -147,7 +163,8 @@ class Reading < Record
 
   # @return [Profile, nil] with its horizons and their classes at hand
   def profile
-    horizon && Profile.includes(:site, horizons: { readings: :assignments }).find(horizon.profile_id)
+    id = horizon&.profile_id || sample.profile_id
+    id && Profile.includes(:site, horizons: { readings: :assignments }).find(id)
   end
 
   private

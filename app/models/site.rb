@@ -2,11 +2,42 @@
 
 # A piece of land that was looked at in one or more places.
 class Site < Record
+  include Describable
+
   has_many :profiles, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
 
+  # @param input [Hash{Symbol=>Object}] name, landform, note, described, and position as people write one
   # @raise [Grittle::InvalidInput]
-  def self.make(name:, landform: nil, note: nil)
-    create!(name: required_text(:name, name, "site"), note: note.presence,
-            landform: one_of(:landform, landform.presence, Grittle::Profile::LANDFORMS))
+  def self.make(**input)
+    site = new(name: required_text(:name, input[:name], "site"))
+    site.update!(site.checked(input))
+    site
+  end
+
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def change(version, input) = revise(version, checked(input))
+
+  # @return [Hash] attributes ready to store
+  def checked(input)
+    changed = input.slice(:name, :landform, :note).transform_values(&:presence)
+    changed[:name] = self.class.required_text(:name, input[:name], "site") if input.key?(:name)
+    self.class.one_of(:landform, changed[:landform], Grittle::Profile::LANDFORMS)
+    changed.merge(described_with("site", placed(input)))
+  end
+
+  # @return [Grittle::Profile::Position, nil]
+  def position
+    place = seen.values_at("latitude", "longitude")
+    Grittle::Profile::Position.new(*place) if place.all?
+  end
+
+  private
+
+  # A position that was typed or pasted becomes latitude and longitude.
+  def placed(input)
+    typed = input[:position].presence or return input[:described]
+
+    place = Grittle::Profile::Position.parse(typed)
+    (input[:described] || {}).merge(latitude: place.latitude, longitude: place.longitude)
   end
 end

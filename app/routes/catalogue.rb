@@ -18,6 +18,15 @@ module Routes
         answer(low: halving.low, high: halving.high, middle: halving.middle, done: halving.done?, estimate: halving.estimate)
       end
 
+      app.post("/api/ribbon-measurements") { answer Reading.measure(input).to_h }
+
+      app.post "/api/positions" do
+        place = Grittle::Profile::Position.parse(input[:text])
+        answer(latitude: place.latitude, longitude: place.longitude, text: place.to_s)
+      end
+
+      app.post("/api/positions/here") { answer GpsReceiver.new.position }
+
       app.post "/api/comparisons" do
         composition = Grittle::Composition.new(**input.slice(*Grittle::Composition::PARTS))
         answer(composition: composition.to_h, systems: Grittle.compare(composition, **input.except(*Grittle::Composition::PARTS)))

@@ -3,14 +3,20 @@
 module Routes
   # Sites, profiles, horizons, and where the work stopped.
   module Fieldbook
-    WITH_READINGS = { horizons: { readings: %i[answers ribbons assignments sample hand pen] } }.freeze
+    WITH_READINGS = { horizons: [{ readings: [:answers, :ribbons, :assignments, :hand, :pen, { sample: %i[profile horizon] }] }] }.freeze
 
     def self.registered(app)
       app.get("/api/work") { answer(work: WorkSerializer.call(Work.current)) }
 
       app.get "/api/sites" do
-        sites, page = paged(Site.order(:id).includes(profiles: [:hand, :pen, WITH_READINGS]))
+        sites, page = paged(SiteSearch.new(params).sites.order(:id).includes(profiles: [:hand, :pen, WITH_READINGS]))
         answer(sites: sites.map { |site| ProfileSerializer.site(site) }, **page)
+      end
+
+      app.patch "/api/sites/:id" do
+        site = Site.find(params[:id])
+        site.change(input[:version], changes)
+        answer ProfileSerializer.site(site)
       end
 
       app.post("/api/sites") { answer ProfileSerializer.site(Site.make(**input)), 201 }

@@ -14,7 +14,8 @@ module Routes
 
       app.post "/api/readings" do
         horizon = input[:horizon_id] && Horizon.find(input[:horizon_id])
-        answer ReadingSerializer.call(Reading.begin(horizon: horizon, **input.except(:horizon_id))), 201
+        sample = input[:sample_id] && Sample.find(input[:sample_id])
+        answer ReadingSerializer.call(Reading.begin(horizon: horizon, sample: sample, **input.except(:horizon_id, :sample_id))), 201
       end
 
       app.get("/api/readings/:id") { answer ReadingSerializer.call(reading) }
@@ -40,6 +41,13 @@ module Routes
 
       app.post "/api/readings/:id/ribbons" do
         reading.add_ribbon(input[:version], entered: input[:length], **input.except(:version, :length))
+        answer ReadingSerializer.call(reading), 201
+      end
+
+      app.post "/api/readings/:id/measured-ribbons" do
+        photo = Photo.of(reading).find(input[:photo_id])
+        marks = input.slice(:ruler, :second, :ribbon, :click_px)
+        reading.add_measured_ribbon(input[:version], photo: photo, marks: marks, **input.except(:version, :photo_id, *marks.keys))
         answer ReadingSerializer.call(reading), 201
       end
 

@@ -21,7 +21,7 @@ module CatalogueSerializer
       units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
       exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
       grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
-      boundaries: boundaries,
+      boundaries: boundaries, **descriptions,
       designations: Grittle::Profile::DESIGNATIONS, thickness_mm: USUAL_THICKNESS_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
@@ -31,6 +31,18 @@ module CatalogueSerializer
     answers = test[:answers].map { |value, (word, hint)| { value: value, name: word, hint: hint } }
     { name: name, short: test[:short] || name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution],
       control: test[:control] || "choice", seconds: test[:seconds], group: test[:group] }
+  end
+
+  # @return [Hash] what is written down beside names and depths, and how a photographed ribbon is marked
+  def descriptions
+    {
+      fields: Grittle::Profile::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
+      sample_kinds: choices(Grittle::Profile::Fields::SAMPLE_KINDS),
+      companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
+        { name: name, title: test[:name], caution: test[:caution], fields: test[:fields].values.map(&:to_h) }
+      end,
+      ruler_plane: Grittle::RibbonOnPhoto::PLANE, click_px: Grittle::RibbonOnPhoto::CLICK_PX
+    }
   end
 
   # @return [Hash] the words for a boundary, by the system of a profile's names

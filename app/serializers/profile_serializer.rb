@@ -13,9 +13,10 @@ module ProfileSerializer
       name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
       method: ReadingSerializer.method(profile), naming_system: profile.naming_system,
       method_name: method_name(profile), hand: profile.hand&.name,
-      pen: profile.pen&.name, note: profile.note, horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
+      pen: profile.pen&.name, note: profile.note, described: profile.seen,
+      horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
       gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id,
-      **(clay ? { contrasts: profile.contrasts.map(&:to_h), undo: undo(profile) } : {})
+      **(clay ? { undo: undo(profile), **DescriptionSerializer.profile(profile) } : {})
     }
   end
 
@@ -23,15 +24,17 @@ module ProfileSerializer
   # @return [Hash] schema Site
   def site(site)
     profiles = site.profiles.map { |profile| call(profile, clay: false) }
-    { id: site.id, name: site.name, landform: site.landform, note: site.note, profiles: profiles }
+    { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
+      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: profiles }
   end
 
   def horizon(horizon, clay:)
     reading = horizon.reading
     summary = reading && ReadingSerializer.summary(reading)
     summary = summary.merge(clay: ReadingSerializer.clay(reading)) if summary && clay
-    { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary,
-      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, reading: summary }
+    { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary, described: horizon.seen,
+      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, reading: summary,
+      **(clay ? { readings: DescriptionSerializer.readings(horizon), photos: DescriptionSerializer.photos(horizon) } : {}) }
   end
 
   # @return [String, nil] what can be undone, without hiding a reading

@@ -14,7 +14,8 @@ module ReadingSerializer
       **place(reading), observations: reading.observations, moisture: moisture(reading),
       ribbons: reading.standing_ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
       assessment: assessed(reading, assessment), expected: expected(reading),
-      assigned: assigned(reading)&.merge(estimate: given(assessment, reading.assigned))
+      assigned: assigned(reading)&.merge(estimate: given(assessment, reading.assigned)),
+      photos: DescriptionSerializer.photos(reading)
     }
   end
 
@@ -97,7 +98,7 @@ module ReadingSerializer
 
   def ribbon(ribbon)
     { id: ribbon.id, length_mm: ribbon.length_mm.to_f, ended: ribbon.ended, carried_own_weight: ribbon.carried_own_weight,
-      **%i[thickness_mm width_mm working_minute].to_h { |name| [name, ribbon[name]&.to_f] },
+      **%i[thickness_mm width_mm working_minute reading_error_mm].to_h { |name| [name, ribbon[name]&.to_f] }, photo_id: ribbon.photo_id,
       entered: { length: ribbon.entered_length.to_f, unit: ribbon.entered_unit }, made_at: ribbon.made_at.iso8601 }
   end
 

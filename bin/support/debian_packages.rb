@@ -7,7 +7,8 @@ module DebianPackages
   RUN = {
     "mariadb-server" => "the database",
     "bundler" => "installs the gems", "ruby-dev" => "compiles gems", "build-essential" => "compiles gems",
-    "pkg-config" => "compiles gems", "libssl-dev" => "compiles the database driver", "libyaml-dev" => "compiles gems"
+    "pkg-config" => "compiles gems", "libssl-dev" => "compiles the database driver", "libyaml-dev" => "compiles gems",
+    "libvips42" => "reads and shrinks photographs"
   }.freeze
   TEST = {
     "chromium" => "the browser of the tests", "chromium-driver" => "drives the browser",

@@ -38,7 +38,7 @@ RSpec.describe "the fieldbook" do
 
   it "names the kinds of exposure it knows" do
     expect(api_post("/api/sites/#{Site.make(name: 'Kame').id}/profiles", { name: "1", kind: "tunnel" }))
-      .to be_refused(422, "/kind", /Use one of: pit, hand_auger, probe/)
+      .to be_refused(422, "/kind", /Use one of: pit, hand_auger, power_auger/)
   end
 
   it "goes on where the work stopped: an unfinished reading, else the next horizon, else nothing" do

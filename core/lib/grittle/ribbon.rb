@@ -10,9 +10,11 @@ module Grittle
     WIDTH_MM = (1..60)
     MINUTE = (0..120)
     ENDINGS = %w[broke folded never_broke torn].freeze
-    FIELDS = %w[length_mm thickness_mm width_mm working_minute carried_own_weight ended].freeze
+    # mm a length may be off by, one standard deviation, where it was measured otherwise than by eye on a ruler.
+    READING_ERROR_MM = (0..50)
+    FIELDS = %w[length_mm thickness_mm width_mm working_minute carried_own_weight ended reading_error_mm].freeze
 
-    attr_reader :length_mm, :thickness_mm, :width_mm, :working_minute, :carried_own_weight, :ended
+    attr_reader :length_mm, :thickness_mm, :width_mm, :working_minute, :carried_own_weight, :ended, :reading_error_mm
 
     # @param fields [Hash{String=>Object}] names of FIELDS; only length_mm is needed
     # @raise [InvalidObservations] with every bad field
@@ -58,7 +60,8 @@ module Grittle
         "length_mm" => [LENGTH_MM, "A ribbon is", "mm long"],
         "thickness_mm" => [THICKNESS_MM, "A ribbon is", "mm thick"],
         "width_mm" => [WIDTH_MM, "A ribbon is", "mm wide"],
-        "working_minute" => [MINUTE, "A ribbon is made at", "minutes of working"]
+        "working_minute" => [MINUTE, "A ribbon is made at", "minutes of working"],
+        "reading_error_mm" => [READING_ERROR_MM, "A ribbon is read to", "mm"]
       }.filter_map do |name, (range, opening, unit)|
         value = fields[name]
         next if value.nil? && name != "length_mm"

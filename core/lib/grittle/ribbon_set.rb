@@ -9,7 +9,7 @@ module Grittle
     COUNT = (1..10)
 
     # The spread of few ribbons is shrunk toward what hands do: a coefficient of variation of 0.12, worth two
-    # observations; and a length is read to 2 mm. [Grittle's own model]
+    # observations; and a length is read to 2 mm, or to what its photograph allows. [Grittle's own model]
     HAND_CV = 0.12
     HAND_WEIGHT = 2
     READING_ERROR_MM = 2.0
@@ -137,9 +137,12 @@ module Grittle
       squares = lengths.sum { |length| (length - mean)**2 }
       @sd = Math.sqrt(squares / (count - 1)) if count > 1
       shrunk = (squares + (HAND_WEIGHT * ((HAND_CV * mean)**2))) / (count + 1)
-      @scale = Math.sqrt((shrunk / count) + (READING_ERROR_MM**2))
+      @scale = Math.sqrt((shrunk / count) + read_to)
       @interval = interval_of(StudentT.upper95(freedom) * scale)
     end
+
+    # mm squared: what a length may be off by, on average.
+    def read_to = counted.sum { |ribbon| (ribbon.reading_error_mm || READING_ERROR_MM)**2 } / count
 
     def interval_of(reach) = (mean - reach)..(mean + reach)
   end

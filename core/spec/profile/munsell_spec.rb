@@ -11,7 +11,10 @@ RSpec.describe Grittle::Profile::Munsell do
   { "" => /no Munsell notation/, "brown" => %r{such as 10YR 4/3}, "11YR 4/3" => /hue goes from 0 to 10 YR, not 11/,
     "0YR 4/3" => /hue/, "10YR 11/3" => /value goes from 0 to 10, not 11/, "10YR 4/30" => /chroma goes from 0 to 20, not 30/,
     "10XR 4/3" => /no Munsell/, "10YR 4" => /no Munsell/ }.each do |typed, sentence|
-    it("refuses “#{typed}”") { expect { described_class.new(typed, field: "moist_colour") }.to refuse_with(Grittle::InvalidInput, sentence) }
+    it("refuses “#{typed}”") {
+      expect { described_class.new(typed, field: "moist_colour") }.to refuse_with(Grittle::InvalidInput,
+                                                                                  sentence)
+    }
   end
 
   # Notation and colour, from memory, to the nearest dozen of 255: what a screen makes of renotation charts.

@@ -10,14 +10,18 @@ module Grittle
       #
       #   clay     101 shares, one a percent       group    management group, such as "moderately fine"
       #   depths   DepthRange                      boundary cm from and to over which its lower boundary lies, or nil
-      Layer = Struct.new(:designation, :depths, :clay, :group, :boundary, keyword_init: true) do
+      #   other_material  whether it is noted to be another material than what lies above
+      Layer = Struct.new(:designation, :depths, :clay, :group, :boundary, :other_material, keyword_init: true) do
         # @param shares [Array<Float>] one a cell of Evidence::Grid
-        def self.from(shares, designation:, depths:, boundary: nil)
+        def self.from(shares, **facts)
           margins = Evidence::Margins.new(shares)
           sand, _, clay = margins.moments.values.map(&:first)
-          new(designation: designation, depths: depths, boundary: boundary, clay: margins.along[Evidence::Model::CLAY],
-              group: Grittle.classify(sand: sand, clay: [clay, 100 - sand].min).group)
+          new(**facts, clay: margins.along[Evidence::Model::CLAY],
+                       group: Grittle.classify(sand: sand, clay: [clay, 100 - sand].min).group)
         end
+
+        # @return [Float] percent
+        def clay_mean = clay.each_with_index.sum { |share, percent| share * percent }
       end
 
       # Clay of the upper horizon (percent) and of the lower: test => [name, source, when it is met]. The printed ranges of
@@ -40,6 +44,8 @@ module Grittle
 
       # cm: over no more than this the clay of an abrupt change is reached. [published: Keys to Soil Taxonomy]
       ABRUPT_WITHIN_CM = 7.5
+      # cm: within no more than this the clay increase of a Bt is reached. [from memory: Keys to Soil Taxonomy]
+      INCREASE_WITHIN_CM = 30
       # Odds under which a test is not spoken of, and from which it counts as met. [Grittle's own model]
       LEAST = 0.10
       MET = 0.50
@@ -94,13 +100,21 @@ module Grittle
 
       private
 
-      def mean(layer) = layer.clay.each_with_index.sum { |share, percent| share * percent }
+      def mean(layer) = layer.clay_mean
       def ratio = mean(@upper).positive? ? (mean(@lower) / mean(@upper)).round(2) : nil
 
       def say(test, name, odds)
         chance = "#{(100 * odds).round} %"
         said = odds >= MET ? "Meets #{name} (#{chance})." : "May meet #{name} (#{chance})."
-        test == "abrupt_change" ? "#{said} #{reach}" : said
+        [said, (reach if test == "abrupt_change"), (left_open if test == "clay_increase")].compact.join(" ")
+      end
+
+      # What the depths or a noted discontinuity leave open of the increase.
+      def left_open
+        return "But #{@lower.designation} is noted as another material: the test asks for one." if @lower.other_material
+
+        from, to = @upper.boundary
+        "The boundary leaves open whether it is reached within #{INCREASE_WITHIN_CM} cm." if from && (to.nil? || to > INCREASE_WITHIN_CM)
       end
 
       # The clay alone makes no abrupt change: it must come within a few cm.

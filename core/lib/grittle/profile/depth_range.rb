@@ -6,6 +6,7 @@ module Grittle
     class DepthRange
       # cm; deeper is no hand-dug or augered profile [Grittle's own choice].
       DEEPEST_CM = 1000
+      DEPTHS_CM = (0..DEEPEST_CM)
 
       attr_reader :upper, :lower
 
@@ -35,7 +36,7 @@ module Grittle
       private
 
       def check(field, name, value)
-        return if value.is_a?(Numeric) && value.between?(0, DEEPEST_CM)
+        return if value.is_a?(Numeric) && DEPTHS_CM.cover?(value)
 
         Problem.new(pointer: "/#{field}", sentence: "#{name} is a number of cm from 0 to #{DEEPEST_CM}" \
                                                     "#{value.nil? ? '.' : ", not #{value}."}")

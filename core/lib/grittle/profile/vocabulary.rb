@@ -4,7 +4,7 @@ module Grittle
   module Profile
     # How the ground was opened, and the words for it.
     EXPOSURES = {
-      "pit" => "Pit", "hand_auger" => "Hand auger", "probe" => "Probe", "spade_hole" => "Spade hole",
+      "pit" => "Pit", "hand_auger" => "Hand auger", "power_auger" => "Power auger", "probe" => "Probe", "spade_hole" => "Spade hole",
       "cutting" => "Cutting", "surface_sample" => "Surface sample"
     }.freeze
 

@@ -35,6 +35,14 @@ module Grittle
         sentence: "Use the back of the knife, and drag it away from your hand.",
         more: "A spoon or the edge of a trowel shows the same gloss."
       },
+      "acid" => {
+        sentence: "Dilute hydrochloric acid: wear goggles and gloves, use a drop, keep the bottle labelled and closed.",
+        more: "Commonly 1 mol/L. Keep it away from eyes, skin, animals and plants, and rinse what it touched with plenty of water."
+      },
+      "reagent" => {
+        sentence: "Reagents of a pH kit: keep them off skin and eyes, out of reach of children, and out of the soil that goes back.",
+        more: "Follow the sheet that came with the kit, take the used crumbs home, and wash your hands before you eat."
+      },
       "results" => {
         sentence: "Hand texture is an estimate.",
         more: "Effluent disposal, footings, dams, slopes and contamination are decided under local codes by licensed " \

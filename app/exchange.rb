@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require "cgi"
+
+# The fieldbook on its way out and in.
+module Exchange
+  # Of the package and of the JSON; files of another are refused.
+  VERSION = "1"
+end
+
+require_relative "exchange/traces"
+require_relative "exchange/tables"
+require_relative "exchange/scope"
+require_relative "exchange/rows"
+require_relative "exchange/cells"
+require_relative "exchange/package"
+require_relative "exchange/json_book"
+require_relative "exchange/sites_geojson"
+require_relative "exchange/stream"
+require_relative "exchange/drawing"
+require_relative "exchange/column_svg"
+require_relative "exchange/triangle_svg"
+require_relative "exchange/field_sheet"
+require_relative "exchange/problems"
+require_relative "exchange/unpacked"
+require_relative "exchange/row_checks"
+require_relative "exchange/book"
+require_relative "exchange/horizon_table"
+require_relative "exchange/site_points"
+require_relative "exchange/opened"
+require_relative "exchange/import"

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module Exchange
+  # A fieldbook that was sent, as rows of the known tables: checked as a whole, then taken in as a whole.
+  class Book
+    attr_reader :problems
+
+    # @param rows [Hash{String=>Array<Hash>}] by table; a row by column
+    # @param pictures [Hash{String=>String}] bytes by digest
+    def initialize(rows, pictures)
+      @rows = Tables::ALL.to_h { |table| [table.name, (rows[table.name] || []).sort_by { |row| row["id"].to_i }] }
+      @pictures = pictures
+      @problems = Problems.new
+      check
+    end
+
+    # @return [Hash{String=>Integer}] how many rows of each table
+    def counts = @rows.transform_values(&:size).reject { |_, count| count.zero? }
+
+    # @return [Integer]
+    def total = counts.values.sum
+
+    # @yield after each row that is kept
+    def take_in
+      @new_ids = Hash.new { |hash, table| hash[table] = {} }
+      Tables::ALL.each do |table|
+        @rows[table.name].each do |row|
+          record = table.model.create!(attributes(table, row))
+          @new_ids[table.name][row["id"]] = record.id
+          record.keep(@pictures[row["digest"]]) if table.name == "photos"
+          yield if block_given?
+        end
+      end
+      Tables::LATER.each { |table, column| link(table, column) }
+    end
+
+    private
+
+    def check
+      ids = @rows.transform_values { |rows| rows.to_h { |row| [row["id"], true] } }
+      checks = RowChecks.new(@rows, @pictures, ids)
+      Tables::ALL.each do |table|
+        twice = @rows[table.name].group_by { |row| row["id"] }.select { |_, rows| rows.size > 1 }.keys
+        twice.each { |id| @problems.add(table.name, "The id #{id.inspect} stands twice.") }
+        @rows[table.name].each_with_index do |row, place|
+          where = "#{table.name}, row #{place + 1}"
+          @problems.within(where) { checks.row(table, row) }
+          links(table, row, ids).each { |sentence| @problems.add(where, sentence) }
+        end
+      end
+      checks.overlaps.each { |where, sentence| @problems.add(where, sentence) }
+    end
+
+    def links(table, row, ids)
+      found = table.columns.select { |column| column.kind == :ref && row[column.name] }.map { |column| [column.to, row[column.name]] }
+      found << [Tables::PHOTO_OF[row["of"]], row["of_id"]] if table.name == "photos"
+      found << [Traces::OF[row["record_type"]], row["record_id"]] if table.name == "revisions"
+      found.reject { |to, id| to && ids[to][id] }.map { |to, id| "There is no #{to} #{id}." }
+    end
+
+    def attributes(table, row)
+      plain = table.columns.reject { |column| %i[id derived field].include?(column.kind) || Tables::LATER.include?([table.name, column.name]) }
+      found = plain.to_h { |column| attribute(column, row[column.name]) }
+      found.merge!(spoken_of(table, row))
+      found["described"] = table.fields.to_h { |column| [column.name, row[column.name]] }.compact.presence if table.fields.any?
+      found
+    end
+
+    # What a row says of others outside the columns that are ids.
+    def spoken_of(table, row)
+      case table.name
+      when "photos" then { "of_id" => @new_ids[Tables::PHOTO_OF[row["of"]]][row["of_id"]] }
+      when "layer_changes" then { "was" => Traces.layers_inward(row["was"], @new_ids) }
+      when "revisions"
+        { "record_id" => @new_ids[Traces::OF[row["record_type"]]][row["record_id"]], "was" => Traces.inward(row["was"], @new_ids) }
+      else {}
+      end
+    end
+
+    def attribute(column, value)
+      case column.kind
+      when :ref then [column.name, value && @new_ids[column.to][value]]
+      when :person then ["#{column.name}_id", Observer.named(value)&.id]
+      when :time then [column.name, value && Time.iso8601(value)]
+      else [column.name, value]
+      end
+    end
+
+    def link(table, column)
+      target = Tables::BY_NAME[table][column].to
+      @rows[table].each do |row|
+        next unless row[column]
+
+        Tables::BY_NAME[table].model.where(id: @new_ids[table][row["id"]]).update_all(column => @new_ids[target][row[column]])
+      end
+    end
+  end
+end

@@ -1,0 +1,207 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "prawn-svg"
+require "prawn/table"
+
+module Exchange
+  # The field sheet: each profile with its column, its table of horizons, and how every class was reached, to be printed and filed.
+  class FieldSheet
+    MEDIA_TYPE = "application/pdf"
+    # More is a book, not a sheet, and would be held in memory.
+    MOST = 60
+    FONT = "Atkinson Hyperlegible Next"
+    FONT_FOLDER = File.expand_path("../../web/node_modules/@expo-google-fonts/atkinson-hyperlegible-next", __dir__)
+    FONT_FILES = { normal: "400Regular/AtkinsonHyperlegibleNext_400Regular.ttf", bold: "700Bold/AtkinsonHyperlegibleNext_700Bold.ttf",
+                   italic: "400Regular_Italic/AtkinsonHyperlegibleNext_400Regular_Italic.ttf" }.freeze
+    # What of a horizon is said in the table beside depth, class, ribbon and clay, column by column.
+    SEEN = {
+      "Colour, mottles" => %w[mottle_abundance mottle_kind mottle_colour],
+      "Structure, consistence" => %w[structure_grade structure_type structure_size moist_consistence stickiness plasticity],
+      "Roots, stones, fizz" => %w[roots fragments_percent fragments_size effervescence], "Note" => %w[moisture odour note]
+    }.freeze
+    # Points of the columns that hold numbers.
+    WIDTHS = { 0 => 34, 1 => 44, 3 => 56, 4 => 42 }.freeze
+    CAUTIONS = %w[exposure sampling results].freeze
+    SITE = %w[project date observer slope_percent aspect land_use vegetation geology weather].freeze
+    PROFILE = %w[date excavated_depth_cm water_table_cm stopped_by drainage_class parent_material].freeze
+    FIELDS = Grittle::Profile::Fields
+
+    # @param scope [Scope]
+    # @raise [Grittle::InvalidInput] for more profiles than a sheet holds
+    def initialize(scope)
+      @profiles = scope.relation(Tables::BY_NAME["profiles"]).order(:site_id, :id).limit(MOST + 1).to_a
+      return if @profiles.size <= MOST
+
+      raise Grittle::InvalidInput,
+            [Grittle::Problem.new(pointer: "/of", sentence: "A field sheet holds #{MOST} profiles: export one site.")]
+    end
+
+    # @yieldparam piece [String]
+    def each = yield(render)
+
+    # @return [String]
+    def render
+      @pdf = Prawn::Document.new(page_size: "A4", margin: [42, 42, 50, 42], info: { Title: "Field sheet", Creator: "Grittle" })
+      @pdf.font_families.update(FONT => FONT_FILES.transform_values { |file| File.join(FONT_FOLDER, file) })
+      @pdf.font(FONT, size: 9.5)
+      @pdf.text("There is no profile yet.") if @profiles.empty?
+      @profiles.each_with_index do |profile, at|
+        @pdf.start_new_page unless at.zero?
+        sheet(profile)
+      end
+      footer
+      @pdf.render
+    end
+
+    private
+
+    def sheet(profile)
+      heading(profile)
+      column(profile)
+      horizons(profile)
+      samples(profile)
+      reading_down(profile)
+      readings(profile)
+      cautions
+    end
+
+    def heading(profile)
+      @pdf.text(profile.name, size: 20, style: :bold)
+      @pdf.text("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{ProfileSerializer.method_name(profile)}.")
+      people = [["Hand", profile.hand], ["pen", profile.pen]].filter_map { |role, person| "#{role} #{person.name}" if person }
+      facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
+               *said("profile", profile.seen.slice(*PROFILE)), profile.site.note, profile.note].compact
+      @pdf.text(facts.join(". "), color: ink(Drawing::PENCIL)) if facts.any?
+      @pdf.move_down(8)
+    end
+
+    # @return [Array<String>] "Label value" of what was written down
+    def said(kind, seen)
+      seen.map { |name, value| "#{FIELDS::ALL[kind][name].label} #{FIELDS::ALL[kind][name].say(value)}" }
+    end
+
+    def column(profile)
+      return if profile.horizons.empty?
+
+      drawing = ColumnSvg.new(Scope.new("profile", profile.id), height: 330).to_s
+      @pdf.svg(drawing, width: @pdf.bounds.width * 0.82, enable_web_requests: false)
+      @pdf.move_down(6)
+    end
+
+    def horizons(profile)
+      return if profile.horizons.empty?
+
+      title("Horizons")
+      rows = [["", "Depth, cm", "Texture", "Ribbon", "Clay %", *SEEN.keys]] + profile.horizons.map { |horizon| row(horizon) }
+      cells = { size: 8, padding: [3, 4], border_width: 0.5, border_color: ink(Drawing::RULE) }
+      @pdf.table(rows, header: true, width: @pdf.bounds.width, cell_style: cells, column_widths: WIDTHS) do |table|
+        table.row(0).font_style = :bold
+        table.column(0).font_style = :bold
+      end
+      @pdf.move_down(6)
+    end
+
+    def row(horizon)
+      reading = horizon.reading
+      set = reading&.assessment&.ribbon_set
+      clay = reading && ReadingSerializer.clay(reading)
+      [horizon.designation, [horizon.upper_cm, horizon.lower_cm].map { |cm| Grittle::Units.number(cm.to_f) }.join("–"),
+       DescriptionSerializer.class_name(reading) || "not textured", set && ReadingSerializer.ribbon_text(set, reading.unit),
+       clay && "#{clay[:mean].round} (#{clay[:range].join('–')})", *SEEN.map { |name, fields| seen(horizon, name, fields) }]
+    end
+
+    def seen(horizon, name, fields)
+      words = fields.filter_map { |field| horizon.seen[field] && FIELDS::HORIZON[field].say(horizon.seen[field]) }
+      words.unshift(horizon.moist_colour) if name.start_with?("Colour") && horizon.moist_colour
+      words << "#{horizon.boundary.tr('_', ' ')} boundary" if name == "Note" && horizon.boundary
+      words.join(", ")
+    end
+
+    def samples(profile)
+      found = profile.samples.map { |sample| DescriptionSerializer.sample(sample) }
+      return if found.empty?
+
+      title("Samples at depths")
+      found.each do |sample|
+        findings = sample[:findings].map { |one| "#{one[:said]} (#{one[:seen_at][0, 16].tr('T', ' ')})" }
+        facts = [sample[:kind_name], sample[:label], sample[:disturbed]&.tr("_", " "), *findings].compact
+        @pdf.text("<b>#{escape(sample[:depth])}</b>  #{escape(facts.join(', '))}", inline_format: true)
+      end
+      @pdf.move_down(6)
+    end
+
+    def reading_down(profile)
+      facts = DescriptionSerializer.profile(profile)
+      lines = facts[:contrasts].map { |one| contrast_line(one) } +
+              [facts[:wetness]["sentence"], facts[:form]&.fetch("sentence")].compact + facts[:questions].map { |one| one["sentence"] }
+      return if lines.empty?
+
+      title("Reading down")
+      lines.each { |line| @pdf.text(line) }
+      @pdf.move_down(6)
+    end
+
+    def contrast_line(one)
+      ["At #{Grittle::Units.number(one['depth_cm'])} cm, #{one['upper']} over #{one['lower']}: #{one['sentence']}",
+       *one["tests"].map do |test|
+         test["sentence"]
+       end, one["perching"]&.fetch("sentence"), one["origin"]&.fetch("sentence")].compact.join(" ")
+    end
+
+    def readings(profile)
+      made = profile.horizons.flat_map { |horizon| horizon.readings.map { |reading| [horizon, reading] } }
+      return if made.empty?
+
+      title("How each class was reached")
+      made.each { |horizon, reading| reading(horizon, reading) }
+    end
+
+    def reading(horizon, reading)
+      name = DescriptionSerializer.class_name(reading) || "not assigned yet"
+      mark = reading == horizon.reading ? "" : ", not the one reported"
+      @pdf.text("<b>#{escape(horizon.designation)}: #{escape(name)}</b>#{mark}", inline_format: true)
+      key = reading.assessment.main
+      lengths = reading.standing_ribbons.map { |ribbon| Grittle::Units.number(ribbon.length_mm.to_f, reading.unit) }
+      facts = [("Ribbons #{lengths.join(', ')} #{reading.unit}" if lengths.any?), key["path"].map do |step|
+        step["text"]
+      end.join(" › ").presence,
+               key["sentence"].delete_suffix("."), reason(reading)&.delete_suffix(".")].compact
+      @pdf.text("#{facts.join('. ')}.")
+      @pdf.text(record(reading), size: 8, color: ink(Drawing::PENCIL))
+      @pdf.move_down(4)
+    end
+
+    def reason(reading)
+      assigned = reading.assigned
+      "Not the key's class: #{assigned.reason}" if assigned&.override
+    end
+
+    def record(reading)
+      ["#{Grittle::Keys[reading.key]::NAME}, #{Grittle::Keys[reading.key]::SOURCE}", ("hand #{reading.hand.name}" if reading.hand),
+       ("pen #{reading.pen.name}" if reading.pen), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
+       "rules #{reading.assigned&.rules_version || Grittle::RULES_VERSION}"].compact.join("; ")
+    end
+
+    def cautions
+      @pdf.move_down(6)
+      CAUTIONS.each do |name|
+        caution = Grittle::Tests::CAUTIONS[name]
+        @pdf.text("#{caution[:sentence]} #{caution[:more]}", size: 8)
+      end
+    end
+
+    def title(text)
+      @pdf.start_new_page if @pdf.cursor < 70
+      @pdf.text(text, size: 12, style: :bold)
+    end
+
+    def footer
+      @pdf.number_pages("Grittle, rules #{Grittle::RULES_VERSION}. Printed #{Time.now.utc.strftime('%Y-%m-%d')}. Page <page> of <total>",
+                        at: [0, -16], size: 8, width: @pdf.bounds.width, align: :right)
+    end
+
+    def ink(hex) = hex.delete("#")
+    def escape(text) = CGI.escapeHTML(text.to_s)
+  end
+end

@@ -1,0 +1,179 @@
+# frozen_string_literal: true
+
+module Exchange
+  # Anybody's table of horizons as a CSV file: the columns are guessed, the person corrects the guess, and every row is checked
+  # before one is kept.
+  class HorizonTable
+    COLUMNS = Grittle::Profile::Columns
+    MOST_ROWS = 50_000
+    SHOWN_ROWS = 5
+    SEPARATORS = [",", ";", "\t", "|"].freeze
+    CM_PER = COLUMNS::DEPTH_UNITS
+    # The class of a row that came without a reading.
+    REASON = "Imported without its reading."
+
+    attr_reader :headings, :targets, :unit, :problems
+
+    # @param text [String] the file, as it came
+    # @param name [String] of the file, for the site where no column names one
+    # @raise [Unreadable]
+    def initialize(text, name:)
+      @name = name
+      @headings, *@rows = parse(readable(text))
+      raise Unreadable, "The file has no row below its headings." if @rows.empty?
+      raise Unreadable, "The file has more than #{MOST_ROWS} rows. Take it in parts." if @rows.size > MOST_ROWS
+
+      guesses = COLUMNS.guess(@headings)
+      @guessed_unit = guesses.filter_map(&:unit).first || "cm"
+      map(guesses.map(&:target), unit: @guessed_unit)
+    end
+
+    # @param targets [Array<String, nil>] what each column is: a name of Columns::NAMES, or nil to leave it out
+    # @param unit [String] of the depths
+    # @raise [Grittle::InvalidInput]
+    def map(targets, unit:)
+      refuse("unit", "Depths are in #{CM_PER.keys.join(', ')}, not “#{unit}”.") unless CM_PER.key?(unit)
+      refuse("targets", "The mapping needs one entry a column.") unless targets.size == headings.size
+      targets.compact.each { |target| refuse("targets", "There is no field “#{target}”.") unless COLUMNS::NAMES.key?(target) }
+      twice = targets.compact.tally.find { |_, count| count > 1 }
+      refuse("targets", "Two columns are mapped to #{COLUMNS::NAMES[twice.first]}.") if twice
+      @targets = targets
+      @unit = unit
+      check
+    end
+
+    # @return [Integer]
+    def total = @rows.size
+
+    # @return [Hash{String=>Integer}]
+    def counts
+      { "profiles" => @layers.compact.map { |layer| layer.values_at(:site, :profile) }.uniq.size, "horizons" => @layers.compact.size }
+    end
+
+    # @return [Array<Array<String>>]
+    def first_rows = @rows.first(SHOWN_ROWS)
+
+    # @yield after each row that is kept
+    def take_in
+      sites = Hash.new { |hash, name| hash[name] = Site.create!(name: name) }
+      profiles = Hash.new { |hash, (site, name)| hash[[site, name]] = Profile.make(sites[site], { name: name, kind: "pit" }) }
+      @layers.each do |layer|
+        horizon = profiles[layer.values_at(:site, :profile)].horizons.create!(**layer[:attributes])
+        give(horizon, layer[:code]) if layer[:code]
+        yield if block_given?
+      end
+    end
+
+    private
+
+    def readable(text)
+      raise Unreadable, "This is no text file." if text.include?("\0".b)
+
+      plain = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
+      plain.valid_encoding? ? plain : text.dup.force_encoding("Windows-1252").encode("UTF-8", undef: :replace, invalid: :replace)
+    rescue ArgumentError
+      raise Unreadable, "This is no text file."
+    end
+
+    def parse(text)
+      separator = SEPARATORS.max_by { |one| text.lines.first.to_s.count(one) }
+      rows = CSV.parse(text, col_sep: separator, liberal_parsing: true).map { |row| row.map { |cell| cell.to_s.strip } }
+      rows.reject { |row| row.all?(&:empty?) }.then { |found| found.empty? ? raise(Unreadable, "The file is empty.") : found }
+    rescue CSV::MalformedCSVError => e
+      raise Unreadable, "The file is no CSV table: line #{e.line_number} cannot be read."
+    end
+
+    def check
+      @problems = Problems.new
+      DEPTHS.each { |depth| @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES[depth]}.") unless targets.include?(depth) }
+      @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES['designation']}.") unless targets.include?("designation")
+      @layers = @problems.empty? ? @rows.each_with_index.map { |row, place| layer(row, place) } : []
+      overlaps
+    end
+    DEPTHS = COLUMNS::DEPTHS
+    private_constant :DEPTHS
+
+    # The line of the file, the headings being the first.
+    def place(index) = "row #{index + 2}"
+
+    def layer(row, index)
+      cells = targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
+      found = Gathered.new(place(index), @problems)
+      attributes = attributes(cells, found)
+      code = found.read { grade(cells["texture"]) } if cells["texture"]
+      { site: cells["site"] || @name, profile: cells["profile"] || @name, attributes: attributes, code: code, index: index } if found.good?
+    end
+
+    def attributes(cells, found)
+      depths = DEPTHS.to_h { |name| [name, found.read { depth(name, cells[name]) }] }
+      found.read { Grittle::Profile::DepthRange.new(*depths.values) } if depths.values.all?
+      described = cells.slice(*Grittle::Profile::Fields::HORIZON.keys).to_h do |name, cell|
+        [name, found.read { Grittle::Profile::Fields::HORIZON[name].read(cell) }]
+      end
+      colours = Horizon::COLOURS.map(&:to_s)
+      { designation: found.read { designation(cells["designation"]) }, upper_cm: depths["upper_cm"], lower_cm: depths["lower_cm"],
+        boundary: found.read { boundary(cells["boundary"]) }, described: described.except(*colours).compact.presence,
+        **described.slice(*colours).symbolize_keys }
+    end
+
+    def depth(name, cell)
+      said = COLUMNS::NAMES[name]
+      refuse(name, "#{said} is missing.") if cell.nil?
+      number = Grittle::Profile::Field.number(cell) || refuse(name, "#{said} is a number of #{unit}, not “#{cell}”.")
+      COLUMNS.to_cm(number, unit)
+    end
+
+    def designation(cell)
+      refuse("designation", "The horizon has no name.") if cell.nil?
+      refuse("designation", "A horizon's name has at most 20 characters: “#{cell[0, 40]}”.") if cell.length > 20
+      cell
+    end
+
+    def boundary(cell)
+      return if cell.nil?
+
+      found = Grittle::Profile::Boundaries::MANUAL.find { |word, (name, *)| [word, name.downcase].include?(cell.downcase) }
+      found ? found.first : refuse("boundary",
+                                   "There is no boundary “#{cell}”. Use one of: #{Grittle::Profile::Boundaries::MANUAL.keys.join(', ')}.")
+    end
+
+    # A class of the flow key, by its code or its name.
+    def grade(cell)
+      key = Grittle::Keys[Profile::METHOD_DEFAULTS[:key]]
+      found = key.codes.find { |code| [code.downcase, key.name_of(code).downcase].include?(cell.downcase) }
+      found || refuse("texture", "There is no texture class “#{cell}”. Use one of: #{key.codes.join(', ')}.")
+    end
+
+    def overlaps
+      @layers.compact.group_by { |layer| layer.values_at(:site, :profile) }.each_value do |layers|
+        layers.sort_by { |layer| layer[:attributes][:upper_cm] }.each_cons(2) do |above, below|
+          next unless below[:attributes][:upper_cm] < above[:attributes][:lower_cm]
+
+          @problems.add(place(below[:index]), "#{below[:attributes][:designation]} overlaps #{above[:attributes][:designation]} " \
+                                              "of #{place(above[:index])} in #{below[:profile]}.")
+        end
+      end
+    end
+
+    def give(horizon, code)
+      reading = Reading.begin(horizon: horizon)
+      reading.assign(0, code, reason: REASON)
+      reading.stand_at(step: "assign")
+    end
+
+    def refuse(field, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)])
+
+    # What one row gives, and whether all of it could be read.
+    class Gathered
+      def initialize(place, problems)
+        @place = place
+        @problems = problems
+        @before = problems.count
+      end
+
+      def read(&) = @problems.within(@place, &)
+      def good? = @problems.count == @before
+    end
+    private_constant :Gathered
+  end
+end

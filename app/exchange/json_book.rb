@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require "base64"
+
+module Exchange
+  # Everything as one JSON object: a list of rows under each table's name, photographs in base64. Written as a stream; described
+  # by docs/exchange-schema.json.
+  class JsonBook
+    MEDIA_TYPE = "application/json"
+    FORMAT = "grittle-fieldbook"
+
+    # @param scope [Scope]
+    def initialize(scope)
+      @scope = scope
+    end
+
+    # @yieldparam piece [String]
+    def each
+      yield %({"format":"#{FORMAT}","version":"#{VERSION}","rules_version":"#{Grittle::RULES_VERSION}")
+      Tables::ALL.each do |table|
+        yield %(,\n"#{table.name}":[)
+        opening = "\n"
+        Rows.new(table, @scope.relation(table)).each do |row|
+          yield opening + JSON.generate(table.name == "photos" ? row.merge("data" => picture(row)) : row)
+          opening = ",\n"
+        end
+        yield "]"
+      end
+      yield "}\n"
+    end
+
+    # @return [Hash] JSON Schema of the file. [published: JSON Schema 2020-12]
+    def self.schema
+      tables = Tables::ALL.to_h do |table|
+        properties = table.columns.to_h { |column| [column.name, property(column)] }
+        properties["data"] = { "type" => %w[string null], "description" => "The picture, base64" } if table.name == "photos"
+        [table.name, { "type" => "array", "description" => table.about,
+                       "items" => { "type" => "object", "additionalProperties" => false, "required" => ["id"],
+                                    "properties" => properties } }]
+      end
+      { "$schema" => "https://json-schema.org/draft/2020-12/schema", "title" => "A Grittle fieldbook", "type" => "object",
+        "required" => %w[format version], "properties" => { "format" => { "const" => FORMAT }, "version" => { "const" => VERSION },
+                                                            "rules_version" => { "type" => "string" }, **tables } }
+    end
+
+    def self.property(column)
+      types = { "datetime" => "string", "object" => nil }.fetch(column.type, column.type)
+      words = column.field&.words&.keys
+      { "type" => types && [types, "null"], "format" => ("date-time" if column.type == "datetime"), "enum" => words && [*words, nil],
+        "description" => column.about }.compact
+    end
+    private_class_method :property
+
+    private
+
+    def picture(row)
+      path = Photo.find(row["id"]).path
+      File.file?(path) ? Base64.strict_encode64(File.binread(path)) : nil
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Exchange
+  # A file that was sent, told by its content: a package, a JSON fieldbook, sites as GeoJSON, or a table of horizons.
+  module Opened
+    FORMATS = { "package" => "Package of tables", "json" => "JSON fieldbook", "geojson" => "Sites as GeoJSON",
+"table" => "Table of horizons" }.freeze
+    # Bytes: ten thousand sites take far less.
+    MOST_GEOJSON_BYTES = 8 * 1024 * 1024
+    # A fieldbook's rows hold an assessment at the deepest.
+    MOST_NESTING = 24
+
+    module_function
+
+    # @param bytes [String]
+    # @param name [String] of the file
+    # @return [Array] the format, and a Book, SitePoints or HorizonTable
+    # @raise [Unreadable]
+    def call(bytes, name)
+      raise Unreadable, "The file is empty." if bytes.empty?
+      return ["package", package(bytes)] if bytes.start_with?("PK\x03\x04".b)
+      return json(bytes) if bytes[0, 64].lstrip.delete_prefix("\uFEFF".b).lstrip.start_with?("{")
+
+      ["table", HorizonTable.new(bytes, name: title(name))]
+    end
+
+    def package(bytes)
+      zip = Unpacked.new(bytes)
+      described = parse(zip["datapackage.json"] || refuse("The ZIP has no datapackage.json: it is no package of Grittle."))
+      check_version(described["version"])
+      rows = Tables::ALL.to_h { |table| [table.name, (text = zip["#{table.name}.csv"]) ? rows(table, text) : []] }
+      pictures = zip.names.filter_map { |file| (digest = file[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, zip[file]] }
+      Book.new(rows, pictures.to_h)
+    end
+
+    def rows(table, text)
+      CSV.parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true).each_with_index.map do |line, place|
+        line.to_h.compact.to_h do |name, cell|
+          column = table[name] || refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
+          [name, Cells.read(cell, column)]
+        rescue Grittle::InvalidInput => e
+          refuse("#{table.name}.csv, row #{place + 2}: #{e.message}")
+        end
+      end
+    rescue CSV::MalformedCSVError => e
+      refuse("#{table.name}.csv cannot be read at line #{e.line_number}.")
+    end
+
+    def json(bytes)
+      if bytes[0, 4096].include?('"FeatureCollection"') && bytes.bytesize > MOST_GEOJSON_BYTES
+        refuse("A GeoJSON of sites has at most #{MOST_GEOJSON_BYTES / 1024 / 1024} MB.")
+      end
+      book = parse(bytes)
+      return ["geojson", SitePoints.new(list(book["features"], "features"))] if book["type"] == "FeatureCollection"
+
+      refuse("This JSON is neither a Grittle fieldbook nor a GeoJSON of sites.") unless book["format"] == JsonBook::FORMAT
+      check_version(book["version"])
+      ["json", book(book)]
+    end
+
+    def book(book)
+      rows = Tables::ALL.to_h do |table|
+        [table.name, list(book[table.name] || [], table.name).map do |row|
+          row.is_a?(Hash) ? row : refuse("#{table.name} holds something else than rows.")
+        end]
+      end
+      pictures = rows["photos"].to_h { |row| [row["digest"], Base64.decode64(row["data"].to_s)] }
+      rows["photos"] = rows["photos"].map { |row| row.except("data") }
+      Book.new(rows, pictures)
+    end
+
+    def list(value, name) = value.is_a?(Array) ? value : refuse("“#{name}” must be a list.")
+
+    def parse(text)
+      JSON.parse(text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF"), max_nesting: MOST_NESTING)
+          .then { |found| found.is_a?(Hash) ? found : refuse("The JSON must be an object.") }
+    rescue JSON::ParserError, ArgumentError
+      refuse("The file is no valid JSON.")
+    end
+
+    def check_version(version)
+      refuse("This file was written as version #{version.inspect}; this Grittle reads version #{VERSION}.") unless version == VERSION
+    end
+
+    # A name for what has none, without any path.
+    def title(name) = File.basename(name.to_s.tr("\\", "/"), ".*").gsub(/[^\p{L}\p{N} ._()-]/, "")[0, 100].presence || "Imported"
+
+    def refuse(sentence) = raise(Unreadable, sentence)
+  end
+end

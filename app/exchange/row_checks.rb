@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+module Exchange
+  # Whether a row holds what the application itself would have kept. Fields are brought to their kept form on the way.
+  class RowChecks
+    LENGTHS = { "name" => 120, "designation" => 20, "label" => 120, "caption" => 200, "reason" => 300, "rules_version" => 20,
+                "hand" => 120, "pen" => 120, "note" => 2000 }.freeze
+    NEEDED = { "sites" => %w[name], "profiles" => %w[name kind site_id], "horizons" => %w[designation upper_cm lower_cm profile_id],
+               "samples" => %w[kind], "findings" => %w[sample_id test value seen_at],
+               "readings" => %w[sample_id step started_at rules_version],
+               "answers" => %w[reading_id observation given_at], "photos" => %w[of of_id digest media_type],
+               "ribbons" => %w[reading_id length_mm entered_length entered_unit ended made_at],
+               "assignments" => %w[reading_id code result rules_version assigned_at override],
+               "layer_changes" => %w[profile_id label was made_at], "revisions" => %w[record_type record_id was changed_at] }.freeze
+    CHOICES = {
+      "sites" => { "landform" => Grittle::Profile::LANDFORMS }, "profiles" => Profile::CHOICES.transform_keys(&:to_s),
+      "horizons" => { "boundary" => Grittle::Profile::Boundaries::ALL }, "samples" => { "kind" => Sample::KINDS },
+      "readings" => Profile::CHOICES.except(:kind).transform_keys(&:to_s).merge("step" => Reading::STEPS),
+      "ribbons" => { "entered_unit" => Grittle::Units::LENGTHS }, "photos" => { "of" => Photo::OWNERS, "media_type" => Photo::KINDS }
+    }.freeze
+    RIBBON = Grittle::Ribbon::FIELDS
+
+    # @param rows [Hash{String=>Array<Hash>}]
+    # @param pictures [Hash{String=>String}]
+    # @param ids [Hash{String=>Hash}] by table
+    def initialize(rows, pictures, ids)
+      @rows = rows
+      @pictures = pictures
+      @ids = ids
+    end
+
+    def self.time?(value)
+      Time.iso8601(value)
+    rescue ArgumentError, TypeError
+      false
+    end
+
+    # @raise [Grittle::InvalidInput]
+    def row(table, row)
+      whole(table, row)
+      table.columns.each { |column| plain(column, row[column.name]) unless row[column.name].nil? }
+      CHOICES.fetch(table.name, {}).each { |name, words| Record.one_of(name, row[name], words) }
+      table.fields.each { |column| row[column.name] = column.field.read(row[column.name]) }
+      send(:"check_#{table.name}", row) if respond_to?(:"check_#{table.name}", true)
+    end
+
+    # @return [Array<Array<String>>] place and sentence of horizons that overlap in one profile
+    def overlaps
+      @rows["horizons"].each_with_index.group_by { |row, _| row["profile_id"] }.values.flat_map do |layers|
+        standing = layers.reject { |row, _| row["removed_at"] || !depths?(row) }.sort_by { |row, _| row["upper_cm"] }
+        standing.each_cons(2).filter_map do |(above, _), (below, place)|
+          if below["upper_cm"] < above["lower_cm"]
+            ["horizons, row #{place + 1}",
+             "#{below['designation']} overlaps #{above['designation']} above it."]
+          end
+        end
+      end
+    end
+
+    private
+
+    # Nothing more and nothing less than a row of the table has.
+    def whole(table, row)
+      unknown = row.keys - table.columns.map(&:name)
+      refuse("There is no column “#{unknown.first}” in #{table.name}.") unless unknown.empty?
+      refuse("The id must be a whole number, not #{row['id'].inspect}.") unless row["id"].is_a?(Integer)
+      missing = NEEDED[table.name].find { |name| row[name].nil? }
+      refuse("#{missing} is needed.") if missing
+    end
+
+    # What a value of each kind is, and how that is said.
+    KINDS = { number: [->(value) { value.is_a?(Numeric) }, "a number"], text: [->(value) { value.is_a?(String) }, "text"],
+              person: [->(value) { value.is_a?(String) }, "text"], flag: [->(value) { [true, false].include?(value) }, "true or false"],
+              time: [->(value) { time?(value) }, "a time such as 2026-05-31T10:05:00Z"] }.freeze
+    private_constant :KINDS
+
+    def plain(column, value)
+      limit = LENGTHS[column.name]
+      refuse("#{column.name} has at most #{limit} characters.") if limit && value.to_s.length > limit
+      fits, said = KINDS[column.kind]
+      refuse("#{column.name} must be #{said}, not “#{value.to_s[0, 60]}”.") unless fits.nil? || fits.call(value)
+    end
+
+    def depths?(row) = row.values_at("upper_cm", "lower_cm").all?(Numeric)
+
+    def check_profiles(row)
+      (row["increments"] || []).each { |pull| Grittle::Profile::Fields.read("increment", pull) }
+    end
+
+    def check_horizons(row)
+      Grittle::Profile::DepthRange.new(row["upper_cm"], row["lower_cm"])
+      Horizon::COLOURS.each { |name| row[name.to_s] &&= Grittle::Profile::Munsell.new(row[name.to_s], field: name).to_s }
+    end
+
+    def check_findings(row)
+      refuse("value must be an object.") unless row["value"].is_a?(Hash)
+      Grittle::Profile::Findings.read(row["test"], row["value"])
+    end
+
+    def check_answers(row)
+      name, value = row.values_at("observation", "value")
+      return if value.nil?
+      return Grittle::Observations.new(name => value) if Grittle::Tests::Vocabulary::ALL.key?(name)
+      return Record.one_of(:moisture_answer, value, Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] }) if name == Answer::MOISTURE
+      return if name == Answer::EXPECTED && known_class?(value, value.is_a?(Hash) && value["code"])
+      if name.start_with?(Answer::KEPT) && Grittle::Contradictions::RULES.key?(name.delete_prefix(Answer::KEPT)) && value.is_a?(String)
+        return
+      end
+
+      refuse("There is no observation “#{name}” with that value.")
+    end
+
+    def check_ribbons(row)
+      Grittle::Ribbon.new(row.slice(*RIBBON).compact)
+      Reading.measure(row["marks"].deep_symbolize_keys) if row["marks"]
+    end
+
+    def check_assignments(row)
+      refuse("The class “#{row['code']}” is not one of the key's.") unless known_class?(row["result"], row["code"])
+    end
+
+    def known_class?(result, code)
+      return false unless result.is_a?(Hash)
+
+      key, system = result.values_at("key", "system")
+      Profile::CHOICES[:key].key?(key) && Grittle::Keys[key].codes(system).include?(code)
+    rescue Grittle::UnknownName
+      false
+    end
+
+    def check_layer_changes(row) = Traces.check_layers(row["was"], @ids)
+
+    def check_revisions(row)
+      Record.one_of(:record_type, row["record_type"], Traces::OF)
+      Traces.check(row["was"], row["record_type"])
+    end
+
+    def check_photos(row)
+      picture = @pictures[row["digest"]] || refuse("The picture #{row['digest'].to_s[0, 12]} is missing.")
+      Photo.check_clean(picture, row["media_type"], row["digest"])
+    end
+
+    def refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)])
+  end
+end

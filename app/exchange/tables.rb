@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Exchange
+  # A column of a table: its name, what it holds, and how it is read from a record and from a file.
+  #
+  #   kinds: id, text, integer, number, flag, time, json, ref (an id in another table), person (a name), field (a field that
+  #   the core describes), derived (for people; ignored on the way in)
+  Column = Struct.new(:name, :kind, :about, :to, :field, keyword_init: true) do
+    # @return [String] type in a Frictionless table schema
+    def type
+      { integer: "integer", id: "integer", ref: "integer", number: "number", flag: "boolean", time: "datetime", json: "object",
+        field: { number: "number", flag: "boolean" }[field&.type] }[kind] || "string"
+    end
+  end
+
+  # One table of the package, and the list of the same name in JSON.
+  Table = Struct.new(:name, :model, :columns, :about, keyword_init: true) do
+    # @return [Column]
+    def [](name) = columns.find { |column| column.name == name }
+    def fields = columns.select { |column| column.kind == :field }
+  end
+
+  # What leaves and enters Grittle, table by table, parents first. Names are those of the database and the wire.
+  module Tables
+    FIELDS = Grittle::Profile::Fields
+    METHOD = { "key" => :text, "system" => :text, "limit_set" => :text, "ribbon_counts_from" => :text, "unit" => :text, "curve" => :text,
+               "older_grades" => :flag, "hand" => :person, "pen" => :person }.freeze
+
+    def self.columns(plain, refs: {}, described: nil, except: [])
+      own = plain.map { |name, kind| Column.new(name: name, kind: kind) }
+      links = refs.map { |name, to| Column.new(name: name, kind: :ref, to: to, about: "id in #{to}") }
+      fields = (described ? FIELDS::ALL[described].values : []).reject { |field| except.include?(field.name) }
+      [Column.new(name: "id", kind: :id, about: "of this file; another is given on the way in"), *links, *own,
+       *fields.map do |field|
+         Column.new(name: field.name, kind: :field, field: field, about: [field.label, field.unit].compact.join(", "))
+       end].freeze
+    end
+
+    def self.table(name, model, about, plain, **more)
+      Table.new(name: name, model: model, about: about, columns: columns(plain, **more)).freeze
+    end
+    private_class_method :columns, :table
+
+    ALL = [
+      table("sites", Site, "Pieces of land", { "name" => :text, "landform" => :text, "note" => :text }, described: "site"),
+      table("profiles", Profile, "Exposures, with the method of their readings",
+            { "name" => :text, "kind" => :text, "note" => :text, **METHOD, "increments" => :json },
+            refs: { "site_id" => "sites" }, described: "profile"),
+      table("horizons", Horizon, "Layers; depths in cm. texture is the class that was given, for people: it is computed anew",
+            { "designation" => :text, "upper_cm" => :number, "lower_cm" => :number, "boundary" => :text, "moist_colour" => :text,
+              "dry_colour" => :text, "removed_at" => :time, "texture" => :derived },
+            refs: { "profile_id" => "profiles", "reported_reading_id" => "readings" }, described: "horizon",
+            except: %w[moist_colour dry_colour]),
+      table("samples", Sample, "Pieces of soil that something was done to; depths in cm",
+            { "kind" => :text, "label" => :text, "upper_cm" => :number, "lower_cm" => :number, "removed_at" => :time },
+            refs: { "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites" }, described: "sample"),
+      table("findings", Finding, "Looks at companion tests", { "test" => :text, "value" => :json, "seen_at" => :time, "pen" => :person },
+            refs: { "sample_id" => "samples" }),
+      table("readings", Reading, "Hand-texturings of one sample by one person",
+            { **METHOD, "rules_version" => :text, "step" => :text, "started_at" => :time, "updated_at" => :time },
+            refs: { "sample_id" => "samples" }),
+      table("answers", Answer, "Observations as given, oldest first; the newest of a name stands, null takes it back",
+            { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person }, refs: { "reading_id" => "readings" }),
+      table("photos", Photo, "Photographs; the pictures lie in photos/ under their digest",
+            { "of" => :text, "of_id" => :integer, "digest" => :text, "media_type" => :text, "caption" => :text, "width" => :integer,
+              "height" => :integer, "bytes" => :integer, "added_at" => :time, "removed_at" => :time }),
+      table("ribbons", Ribbon, "Ribbons as made, lengths in mm",
+            { "length_mm" => :number, "entered_length" => :number, "entered_unit" => :text, "thickness_mm" => :number,
+              "width_mm" => :number, "working_minute" => :number, "carried_own_weight" => :flag, "ended" => :text,
+              "reading_error_mm" => :number, "marks" => :json,
+              "made_at" => :time, "taken_back_at" => :time, "pen" => :person },
+            refs: { "reading_id" => "readings", "corrects_id" => "ribbons", "photo_id" => "photos" }),
+      table("assignments", Assignment, "Classes that were given, with what the key said; the newest stands",
+            { "code" => :text, "override" => :flag, "reason" => :text, "rules_version" => :text, "result" => :json, "assigned_at" => :time,
+              "pen" => :person }, refs: { "reading_id" => "readings" }),
+      table("layer_changes", LayerChange, "How the layers of a profile were before each change, so that it can be undone",
+            { "label" => :text, "was" => :json, "made_at" => :time, "undone_at" => :time }, refs: { "profile_id" => "profiles" }),
+      table("revisions", Revision, "The values that sites, profiles, horizons and samples had before they were changed",
+            { "record_type" => :text, "record_id" => :integer, "was" => :json, "changed_at" => :time })
+    ].freeze
+    BY_NAME = ALL.to_h { |one| [one.name, one] }.freeze
+    # Written once all rows are there: a horizon comes before its readings.
+    LATER = [%w[horizons reported_reading_id]].freeze
+    # Which table a photo's of_id speaks of.
+    PHOTO_OF = { "site" => "sites", "profile" => "profiles", "horizon" => "horizons", "reading" => "readings" }.freeze
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "stringio"
+
+module Exchange
+  # The files of a ZIP that was sent, read with limits: what it says of its own sizes is not trusted. Names only choose what is
+  # read; nothing is ever written under one.
+  class Unpacked
+    MOST_FILES = 20_000
+    MOST_BYTES = 400 * 1024 * 1024
+    # Text packs to a tenth, perhaps a fiftieth; what unfolds to more is made to fill a disk.
+    MOST_RATIO = 120
+    RATIO_FROM_BYTES = 5 * 1024 * 1024
+    PIECE = 256 * 1024
+
+    # @param bytes [String]
+    # @raise [Unreadable]
+    def initialize(bytes)
+      @io = StringIO.new(bytes)
+      @packed = bytes.bytesize
+      @left = MOST_BYTES
+      @entries = ZipKit::FileReader.read_zip_structure(io: @io)
+      refuse("The ZIP holds more than #{MOST_FILES} files.") if @entries.size > MOST_FILES
+    rescue ZipKit::FileReader::ReadError, ZipKit::FileReader::InvalidStructure, ZipKit::FileReader::MissingEOCD, EOFError, RangeError
+      refuse("The ZIP is damaged or cut off.")
+    end
+
+    # @return [Array<String>]
+    def names = @entries.map(&:filename)
+
+    # @param name [String]
+    # @return [String, nil] the file's bytes
+    # @raise [Unreadable]
+    def [](name)
+      entry = @entries.find { |one| one.filename == name } or return
+      text = +"".b
+      extractor = entry.extractor_from(@io)
+      until extractor.eof?
+        text << extractor.extract(PIECE).to_s
+        check(text.bytesize, entry)
+      end
+      @left -= text.bytesize
+      text
+    rescue ZipKit::FileReader::UnsupportedFeature, Zlib::Error
+      refuse("#{name} in the ZIP cannot be unpacked.")
+    end
+
+    private
+
+    def check(size, entry)
+      refuse("The ZIP unfolds to more than #{MOST_BYTES / 1024 / 1024} MB.") if size > @left
+      return if size < RATIO_FROM_BYTES || size <= MOST_RATIO * [entry.compressed_size, @packed].min
+
+      refuse("The ZIP unfolds to more than #{MOST_RATIO} times its size: it is no fieldbook.")
+    end
+
+    def refuse(sentence) = raise(Unreadable, sentence)
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+# Something that is described by the core's fields. What was written down stands in one column, by the names of the fields; the
+# core says what may stand there.
+module Describable
+  def self.included(base) = base.attribute(:described, ActiveRecord::Type::Json.new)
+
+  # @return [Hash{String=>Object}] what was written down
+  def seen = described || {}
+
+  # @param kind [String] one of Grittle::Profile::Fields::ALL
+  # @param input [Hash, nil] fields as typed; a blank takes one back
+  # @return [Hash] the attribute ready to store; empty for no input
+  # @raise [Grittle::InvalidInput]
+  def described_with(kind, input)
+    return {} if input.nil?
+
+    read = Grittle::Profile::Fields.read(kind, input.transform_keys(&:to_s))
+    { described: seen.merge(read).compact.presence }
+  rescue Grittle::InvalidInput => e
+    raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/described") })
+  end
+end

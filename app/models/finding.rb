@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+# One look at a companion test on a sample: pH, fizz, a crumb in water. Only ever added; the newest of each part stands.
+class Finding < Record
+  belongs_to :sample
+  belongs_to :pen, class_name: "Observer", optional: true
+  attribute :value, ActiveRecord::Type::Json.new
+
+  # @param test [String] one of Grittle::Profile::Findings::TESTS
+  # @param value [Hash] its parts as typed
+  # @param seen_at [String, nil] ISO 8601; nil is now
+  # @raise [Grittle::InvalidInput]
+  def self.add(sample, test:, value:, seen_at: nil)
+    read = Grittle::Profile::Findings.read(test, value.transform_keys(&:to_s))
+    create!(sample: sample, test: test, value: read, seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc, pen: sample.profile&.pen)
+  rescue ArgumentError
+    raise Grittle::InvalidInput,
+          [Grittle::Problem.new(pointer: "/seen_at", sentence: "“#{seen_at}” is no time such as 2026-05-31T10:05:00Z.")]
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Routes
+  # The fieldbook out and in.
+  module Exchange
+    # Format => what writes it, and the ending of the file.
+    FORMATS = {
+      "package" => [::Exchange::Package, "zip"], "json" => [::Exchange::JsonBook, "json"],
+      "geojson" => [::Exchange::SitesGeojson, "geojson"], "svg" => [::Exchange::ColumnSvg, "svg"],
+      "triangle" => [::Exchange::TriangleSvg, "svg"], "pdf" => [::Exchange::FieldSheet, "pdf"]
+    }.freeze
+
+    def self.registered(app)
+      app.get "/api/export" do
+        writer, ending = FORMATS.fetch(params["format"]) { raise Grittle::UnknownName.new("format", params["format"], FORMATS.keys) }
+        scope = ::Exchange::Scope.new(params["of"] || "fieldbook", params["id"])
+        file = ::Exchange::Stream.new(writer.new(scope))
+        headers "content-type" => writer::MEDIA_TYPE, "x-content-type-options" => "nosniff",
+                "content-disposition" => ::Exchange::Stream.disposition(scope.name, ending)
+        body file
+      end
+
+      app.post "/api/imports" do
+        answer ImportSerializer.call(::Exchange::Import.open(request.body.read, params["name"])), 201
+      end
+
+      app.get("/api/imports/:import_id") { answer ImportSerializer.call(::Exchange::Import.find(params[:import_id])) }
+
+      app.put "/api/imports/:import_id/mapping" do
+        import = ::Exchange::Import.find(params[:import_id])
+        import.map(input[:targets], unit: input[:unit])
+        answer ImportSerializer.call(import)
+      end
+
+      app.post "/api/imports/:import_id/run" do
+        import = ::Exchange::Import.find(params[:import_id])
+        import.run
+        answer ImportSerializer.call(import)
+      end
+    end
+  end
+end

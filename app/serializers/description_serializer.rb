@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+# What was described and what is read from it: samples with their findings, photographs, several readings of one horizon, and
+# the reading down a profile.
+module DescriptionSerializer
+  FINDINGS = Grittle::Profile::Findings
+
+  module_function
+
+  # @param profile [Profile]
+  # @return [Hash] of schema Profile: what one profile has beyond its horizons
+  def profile(profile)
+    described = profile.described_horizons
+    contrasts = profile.contrasts
+    { samples: profile.samples.map { |sample| sample(sample) }, increments: profile.increments || [], photos: photos(profile),
+      contrasts: contrasts.map { |contrast| contrast(contrast, described) },
+      wetness: Grittle::Profile::Wetness.new(described).to_h, form: form(profile, described),
+      questions: questions(profile, described, contrasts) }
+  end
+
+  # @param sample [Sample]
+  # @return [Hash] schema Sample
+  def sample(sample)
+    { id: sample.id, version: sample.lock_version, kind: sample.kind, kind_name: Sample::KINDS.fetch(sample.kind), label: sample.label,
+      upper_cm: number(sample.upper_cm), lower_cm: number(sample.lower_cm), depth: sample.depth_text, described: sample.seen,
+      horizon: sample.horizon&.designation, disturbed: sample.disturbed, findings: findings(sample),
+      readings: sample.readings.map { |reading| { id: reading.id, name: class_name(reading) } } }
+  end
+
+  # @return [Array<Hash>] what stands of each test, newest look last
+  def findings(sample)
+    sample.findings.group_by(&:test).map do |test, looks|
+      seen = FINDINGS.standing(looks.map(&:value))
+      { test: test, value: seen, said: FINDINGS.say(test, seen), seen_at: looks.last.seen_at.iso8601, looks: looks.size }
+    end
+  end
+
+  # @return [Array<Hash>] schema Photo
+  def photos(owner) = Photo.of(owner).map { |photo| photo(photo) }
+
+  def photo(photo)
+    { id: photo.id, caption: photo.caption, width: photo.width, height: photo.height, url: "/api/photos/#{photo.id}/picture",
+      thumb_url: "/api/photos/#{photo.id}/thumb" }
+  end
+
+  # @param horizon [Horizon]
+  # @return [Array<Hash>] every reading of it, which agree with the reported one and by how many classes they differ
+  def readings(horizon)
+    reported = horizon.reading
+    horizon.readings.map do |reading|
+      apart = apart(reading, reported) if reading != reported
+      { id: reading.id, name: class_name(reading), hand: reading.hand&.name, started_at: reading.started_at.iso8601,
+        reported: reading == reported, disturbed: reading.sample.disturbed, apart: apart,
+        apart_text: apart && Grittle::Profile::ClassesApart.say(apart) }
+    end
+  end
+
+  def class_name(reading)
+    assigned = reading&.assigned
+    assigned && Grittle::Keys[assigned.result["key"]].name_of(assigned.code, assigned.result["system"])
+  end
+
+  def apart(one, other)
+    names = [one, other].map { |reading| reading&.assigned && [reading.assigned.result["system"], reading.assigned.code] }
+    Grittle::Profile::ClassesApart.count(*names) if names.all? && names.all? { |system, _| counted?(system) }
+  end
+
+  # Groups are no classes of soil.
+  def counted?(system) = Grittle::TRIANGLES.key?(system) || system == Grittle::Keys::FieldGrades::SYSTEM
+
+  # @return [Hash] schema Contrast, with what the change is consistent with
+  def contrast(contrast, described)
+    facts = contrast.to_h
+    lower = described.index { |horizon| horizon.depths.upper == facts["depth_cm"] }
+    facts.merge("origin" => lower&.positive? ? Grittle::Profile::Origin.new(described[lower - 1], described[lower]).to_h : nil)
+  end
+
+  # The Australian key's question, for a profile by field grades.
+  def form(profile, described)
+    Grittle::Profile::Form.new(described).to_h if profile.naming_system == Grittle::Keys::FieldGrades::SYSTEM
+  end
+
+  def questions(profile, described, contrasts)
+    Grittle::Profile::Questions.between(described, contrasts) + profile.horizons.flat_map { |horizon| of_horizon(horizon) }
+  end
+
+  def of_horizon(horizon)
+    named = horizon.readings.select { |reading| reading.assigned && counted?(reading.assigned.result["system"]) }
+    names = named.map { |reading| [reading.assigned.result["system"], reading.assigned.code, said(reading)] }
+    at = [horizon.designation, number(horizon.upper_cm)]
+    Grittle::Profile::Questions.readings_apart(*at, names) + [clay_outside(at, horizon.reading)].compact
+  end
+
+  def said(reading) = [class_name(reading), reading.hand && "by #{reading.hand.name}"].compact.join(" ")
+
+  def clay_outside(at, reading)
+    percent = reading&.observations&.dig("clay_estimate", "percent")
+    return unless percent && reading.assigned
+
+    Grittle::Profile::Questions.clay_outside(*at, reading.assigned.result["system"], reading.assigned.code, percent)
+  end
+
+  def number(value) = value && (value == value.to_i ? value.to_i : value.to_f)
+end

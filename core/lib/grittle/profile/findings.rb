@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Profile
+    # What a companion test showed on a sample at one look: pH by kit, a drop of acid, a crumb in still water. Looks are kept one
+    # by one with their times; the newest of each part stands.
+    module Findings
+      # A colour card has no finer steps. [common practice]
+      KIT_STEP = 0.5
+      WATERS = { "rain" => "Rain water", "distilled" => "Distilled water", "tap" => "Tap water" }.freeze
+
+      def self.table(*fields) = fields.to_h { |field| [field.name, field] }.freeze
+      private_class_method :table
+
+      # test => its name, the caution at its step, and its parts; the first part is needed
+      TESTS = {
+        "ph" => { name: "pH", caution: "reagent", fields: table(
+          Field.new("value", "pH", :number, range: Ph::RANGE),
+          Field.new("method", "Read by", :choice, words: { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze)
+        ) },
+        "fizz" => { name: "Fizz with acid", caution: "acid", fields: table(
+          Field.new("effervescence", "Fizz", :choice, words: Fields::HORIZON["effervescence"].words),
+          Field.new("specks", "On pale specks", :flag)
+        ) },
+        "crumb" => { name: "Crumb in still water", caution: nil, fields: table(
+          Field.new("slaking", "Slakes", :choice, words: { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze),
+          Field.new("swells", "Swells", :flag),
+          Field.new("dispersion", "Milky water", :choice, words: { "none" => "None", "some" => "Some", "complete" => "All of it" }.freeze),
+          Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
+          Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
+          Field.new("suspension", "Shaken 1 to 5", :choice, words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),
+          Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
+          Field.new("water", "Water", :choice, words: WATERS),
+          Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
+          Field.new("air_dry", "Air-dry", :flag)
+        ) }
+      }.each_value(&:freeze).freeze
+      CRUMB_STEPS = %w[swells dispersion remoulded_disperses carbonate_or_gypsum suspension].freeze
+
+      module_function
+
+      # @param test [String] one of TESTS
+      # @param input [Hash{String=>Object}] parts as typed
+      # @return [Hash{String=>Object}] as kept, blanks left out
+      # @raise [InvalidInput, UnknownName]
+      def read(test, input)
+        fields = (TESTS[test] || raise(UnknownName.new("test", test, TESTS.keys)))[:fields]
+        unknown = input.keys - fields.keys
+        refuse(unknown.first, "The test #{TESTS[test][:name]} has no “#{unknown.first}”.") unless unknown.empty?
+        kept = input.to_h { |name, value| [name, fields[name].read(value)] }.compact
+        check(test, fields.values.first, kept)
+        kept
+      end
+
+      # @param test [String]
+      # @param looks [Array<Hash>] oldest first
+      # @return [Hash{String=>Object}] what stands
+      def standing(looks) = looks.reduce({}) { |sum, look| sum.merge(look) }
+
+      # @param seen [Hash] what stands
+      # @return [String] for a person
+      def say(test, seen)
+        case test
+        when "ph" then "pH #{Units.number(seen['value'])}, #{Ph.class_of(seen['value'])}"
+        when "fizz" then say_fizz(seen)
+        else say_crumb(crumb(seen))
+        end
+      end
+
+      # @return [CrumbTest]
+      def crumb(seen)
+        slaking = seen["slaking"]
+        CrumbTest.new({ "slakes" => slaking && slaking != "not", **seen.slice(*CRUMB_STEPS) }.compact)
+      end
+
+      def say_fizz(seen)
+        word = Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
+        return "no fizz#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
+
+        "#{word} fizz#{' on pale specks' if seen['specks']}"
+      end
+
+      def say_crumb(test)
+        return "crumb in water, still open: #{TESTS['crumb'][:fields].fetch(test.next_step)&.label&.downcase}" unless test.number
+
+        "crumb class #{test.number}#{', dispersive: a warning for dams, tunnels and effluent' if test.dispersive?}"
+      end
+
+      def check(test, first, kept)
+        refuse(first.name, "#{first.label} is needed.") unless kept.key?(first.name) || test == "crumb"
+        refuse("slaking", "Write what the crumb does.") if kept.empty?
+        return unless test == "ph" && kept["method"] == "kit" && (kept["value"] % KIT_STEP).positive?
+
+        refuse("value", "A colour kit is read to half a unit, not to #{kept['value']}.")
+      end
+
+      def refuse(field, sentence) = raise(InvalidInput, [Problem.new(pointer: "/#{field}", sentence: sentence)])
+      private_class_method :say_fizz, :say_crumb, :check, :refuse
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+RSpec.describe Grittle::Profile::Findings do
+  # pH classes: Soil Survey Manual, USDA Handbook 18, 2017 (published). Fizz on pale specks: common practice, no source.
+  {
+    ["ph", { "value" => 4.5, "method" => "kit" }] => "pH 4.5, very strongly acid",
+    ["ph", { "value" => "6,6", "method" => "meter" }] => "pH 6.6, neutral",
+    ["fizz", { "effervescence" => "violent" }] => "violent fizz", ["fizz", { "effervescence" => "none" }] => "no fizz",
+    ["fizz", { "effervescence" => "none", "specks" => true }] => "no fizz, though on pale specks: it may be white clay"
+  }.each do |(test, typed), said|
+    it("says “#{said}”") { expect(described_class.say(test, described_class.read(test, typed))).to eq said }
+  end
+
+  # Classes after Emerson 1967 and AS 1289.3.8.1 (from memory)
+  {
+    [{ "slaking" => "not", "swells" => true }] => "crumb class 7", [{ "slaking" => "fully" }, { "dispersion" => "complete" }] => /class 1,
+    dispersive/,
+    [{ "slaking" => "a_little", "dispersion" => "some" }, { "dispersion" => "none" }, { "remoulded_disperses" => true }] => "crumb class 3",
+    [{ "slaking" => "fully", "dispersion" => "none" }] => "crumb in water, still open: remoulded, it disperses"
+  }.each do |looks, said|
+    it("gathers #{looks} to “#{said}”") { expect(described_class.say("crumb", described_class.standing(looks))).to match said }
+  end
+
+  {
+    ["ph", { "value" => 6.3, "method" => "kit" }] => /half a unit/, ["ph", { "method" => "kit" }] => "pH is needed.",
+    ["ph", { "value" => 15 }] => /0 to 14/,
+    ["fizz", { "specks" => true }] => "Fizz is needed.", ["crumb", {}] => "Write what the crumb does.", ["taste", {}] => /no test “taste”/,
+    ["ph", { "colour" => 1 }] => "The test pH has no “colour”."
+  }.each do |(test, typed), sentence|
+    it("refuses #{test} #{typed}") { expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence) }
+  end
+end
