@@ -15,7 +15,7 @@ class Horizon < Record
   def self.make(profile, designation:, upper_cm:, lower_cm:, **seen)
     profile.with_lock do # two horizons added at once must not overlap either
       horizon = new(profile: profile)
-      horizon.assign_attributes(horizon.checked(designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen))
+      horizon.assign_attributes(horizon.checked({ designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen }))
       LayerChange.keep(profile, "adding of #{horizon.designation}")
       horizon.save!
       profile.horizons.reset
@@ -65,11 +65,12 @@ class Horizon < Record
   # @return [Array, nil] cm from and to over which the lower boundary lies
   def boundary_cm = boundary && Grittle::Profile::Boundaries.range_cm(boundary, system: profile.naming_system)
 
+  # @param order [Boolean] whether it must fit between the horizons that are there
   # @return [Hash] attributes ready to store
-  def checked(input)
+  def checked(input, order: true)
     input[:designation] = self.class.required_text(:designation, input[:designation], "horizon") if input.key?(:designation)
     range = Grittle::Profile::DepthRange.new(input.fetch(:upper_cm) { upper_cm.to_f }, input.fetch(:lower_cm) { lower_cm.to_f })
-    profile.sequence(except: self).check_fits(range)
+    profile.sequence(except: self).check_fits(range) if order
     input.except(:described, :reported_reading_id).merge(looked_at(input), described_with("horizon", input[:described]), reported(input))
   end
 

@@ -49,6 +49,19 @@ class Layers
     end
   end
 
+  # A whole table at once, all rows or none: those with an id are changed, the others added.
+  # @param rows [Array<Hash{Symbol=>Object}>] id and version, designation, upper_cm, lower_cm, boundary, colours, described
+  # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; Record::Stale
+  def write(rows)
+    @profile.with_lock do
+      LayerChange.keep(@profile, "table of horizons")
+      written = Rows.new(@profile, rows).write
+      @profile.horizons.reset
+      check_order(written)
+      @profile.samples.reset.each(&:attach)
+    end
+  end
+
   # @raise [Grittle::InvalidInput] when there is nothing to undo, or it cannot be
   def undo
     @profile.with_lock do
@@ -71,6 +84,52 @@ class Layers
     end
   end
 
+  # Rows may trade places, so only the whole is held against itself.
+  def check_order(written)
+    @profile.horizons.each_cons(2) do |above, below|
+      next unless below.upper_cm < above.lower_cm
+
+      refuse("/rows/#{written.index(below) || written.index(above)}/upper_cm",
+             "#{below.designation}, #{below.depths}, overlaps #{above.designation}, which is #{above.depths}.")
+    end
+  end
+
   def touching(horizon) = @profile.horizons.find { |other| other.upper_cm == horizon.lower_cm && other != horizon }
   def refuse(pointer, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+
+  # The rows of a table as they are written, every problem gathered with its place.
+  class Rows
+    def initialize(profile, rows)
+      @profile = profile
+      @rows = rows
+      @problems = []
+    end
+
+    # @return [Array<Horizon>] in the order of the rows
+    def write
+      written = @rows.each_with_index.map { |row, place| within(place) { write_row(row) } }
+      raise Grittle::InvalidInput, @problems unless @problems.empty?
+
+      written
+    end
+
+    private
+
+    def within(place)
+      yield
+    rescue Grittle::InvalidInput => e
+      @problems.concat(e.problems.map { |problem| problem.under("/rows/#{place}") })
+      nil
+    end
+
+    def write_row(row)
+      horizon = row[:id] ? @profile.horizons.find(row[:id]) : Horizon.new(profile: @profile)
+      raise Record::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
+
+      attributes = horizon.checked({ upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version)), order: false)
+      horizon.new_record? ? horizon.update!(attributes) : horizon.revise(horizon.lock_version, attributes)
+      horizon
+    end
+  end
+  private_constant :Rows
 end

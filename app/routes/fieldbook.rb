@@ -41,6 +41,16 @@ module Routes
         answer ProfileSerializer.call(profile), 201
       end
 
+      app.put "/api/profiles/:id/table" do
+        profile = Profile.find(params[:id])
+        Layers.new(profile).write(input[:rows])
+        answer ProfileSerializer.call(profile)
+      end
+
+      app.get "/api/profiles/:id/beside/:other_id" do
+        answer DescriptionSerializer.beside(*params.values_at(:id, :other_id).map { |id| Profile.includes(WITH_READINGS).find(id) })
+      end
+
       app.post "/api/profiles/:id/undo" do
         profile = Profile.find(params[:id])
         Layers.new(profile).undo

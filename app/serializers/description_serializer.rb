@@ -84,6 +84,19 @@ module DescriptionSerializer
     Grittle::Profile::Questions.between(described, contrasts) + profile.horizons.flat_map { |horizon| of_horizon(horizon) }
   end
 
+  # @return [Hash] what differs between two profiles, depth by depth
+  def beside(one, other)
+    { differences: Grittle::Profile::Beside.new(*[one, other].map { |profile| [profile.name, beside_layers(profile)] }).differences }
+  end
+
+  def beside_layers(profile)
+    profile.horizons.map do |horizon|
+      assigned = horizon.reading&.assigned
+      named = assigned && [assigned.result["system"], assigned.code, class_name(horizon.reading)]
+      { horizon: horizon.as_described, named: (named if named && counted?(named.first)) }
+    end
+  end
+
   def of_horizon(horizon)
     named = horizon.readings.select { |reading| reading.assigned && counted?(reading.assigned.result["system"]) }
     names = named.map { |reading| [reading.assigned.result["system"], reading.assigned.code, said(reading)] }

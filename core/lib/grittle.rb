@@ -92,6 +92,7 @@ require_relative "grittle/evidence/simulator"
 
 require_relative "grittle/profile/clay_pair"
 require_relative "grittle/profile/contrast"
+require_relative "grittle/profile/beside"
 require_relative "grittle/profile/questions"
 
 require_relative "grittle/assessment"

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Profile
+    # Two profiles on one depth scale: at every depth where both have a horizon, what differs. [the amounts are our own model]
+    class Beside
+      # Percentage points of clay, steps of Munsell value or chroma, and percent of coarse fragments that are worth a word.
+      CLAY = 8
+      COLOUR = 2
+      STONES = 15
+      # cm of depth by which the same name, or wetness, begins elsewhere.
+      DEPTH_CM = 10
+
+      # @param one, other [Array] a name and its layers, each { horizon: Described, named: [system, code, name] or nil }
+      def initialize(one, other)
+        @names = [one.first, other.first]
+        @layers = [one.last, other.last]
+        freeze
+      end
+
+      # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence", from the surface down
+      def differences
+        (overlaps.flat_map { |upper, lower, pair| at(upper, lower, pair) } + [wetness, reach].compact).sort_by { |one| one["upper_cm"] }
+      end
+
+      private
+
+      # Every stretch of depth on which the pair of horizons stays the same.
+      def overlaps
+        depths = @layers.flatten.flat_map { |layer| [layer[:horizon].depths.upper, layer[:horizon].depths.lower] }.uniq.sort
+        depths.each_cons(2).filter_map do |upper, lower|
+          pair = @layers.map do |layers|
+            layers.find do |layer|
+              layer[:horizon].depths.upper <= upper && layer[:horizon].depths.lower >= lower
+            end
+          end
+          [upper, lower, pair] if pair.all?
+        end
+      end
+
+      def at(upper, lower, pair)
+        said = [texture(pair), clay(pair), colour(pair), stones(pair)].compact
+        return [] if said.empty?
+
+        names = pair.map { |layer| layer[:horizon].designation }
+        [difference(upper, lower, "#{span(upper, lower)}, #{names.join(' beside ')}: #{said.join('; ')}.")]
+      end
+
+      def texture(pair)
+        named = pair.map { |layer| layer[:named] }
+        return unless named.all?
+
+        count = ClassesApart.count(*named.map { |one| one.first(2) })
+        "#{named.map(&:last).join(' against ')}, #{ClassesApart.say(count)}" if count.positive?
+      end
+
+      def clay(pair)
+        clays = pair.map { |layer| layer[:horizon].clay }
+        "clay about #{clays.map(&:round).join(' against ')} %" if clays.all? && (clays.first - clays.last).abs >= CLAY
+      end
+
+      def colour(pair)
+        colours = pair.map { |layer| layer[:horizon].colour }
+        return unless colours.all?
+
+        apart = %i[value chroma].map { |part| (colours.first.public_send(part) - colours.last.public_send(part)).abs }.max
+        "colour #{colours.join(' against ')}" if apart >= COLOUR || colours.map(&:wet?).uniq.size > 1
+      end
+
+      def stones(pair)
+        amounts = pair.map { |layer| layer[:horizon].seen["fragments_percent"] }
+        "coarse fragments #{amounts.join(' against ')} %" if amounts.all? && (amounts.first - amounts.last).abs >= STONES
+      end
+
+      def wetness
+        depths = @layers.map { |layers| Wetness.new(layers.map { |layer| layer[:horizon] }).depth_cm }
+        return if depths.none? || (depths.all? && (depths.first - depths.last).abs < DEPTH_CM)
+
+        said = depths.map { |depth| depth ? "from about #{Units.number(depth)} cm" : "no sure sign" }
+        difference(depths.compact.min, depths.compact.max, "Seasonal wetness: #{said.join(' against ')}.")
+      end
+
+      def reach
+        deepest = @layers.map { |layers| layers.map { |layer| layer[:horizon].depths.lower }.max }
+        return if deepest.any?(&:nil?) || deepest.uniq.size == 1
+
+        lacking = @names[deepest.index(deepest.min)]
+        difference(*deepest.minmax, "Below #{Units.number(deepest.min)} cm #{lacking} has no horizon to compare.")
+      end
+
+      def span(upper, lower) = "#{Units.number(upper)} to #{Units.number(lower)} cm"
+      def difference(upper, lower, sentence) = { "upper_cm" => upper, "lower_cm" => lower, "sentence" => sentence }
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+RSpec.describe Grittle::Profile::Beside do
+  def layer(name, from, to, code, clay, colour: "10YR 4/4", stones: nil)
+    horizon = Grittle::Profile::Described.new(designation: name, depths: Grittle::Profile::DepthRange.new(from, to), clay: clay,
+                                              colour: Grittle::Profile::Munsell.new(colour),
+                                              seen: { "fragments_percent" => stones }.compact)
+    { horizon: horizon, named: ["usda", code, code] }
+  end
+
+  it "names what differs where both have a horizon, on the depths of either" do
+    one = ["P1", [layer("A", 0, 20, "L", 18), layer("B", 20, 60, "CL", 32)]]
+    other = ["P2", [layer("A", 0, 30, "L", 20, stones: 2), layer("Bg", 30, 80, "C", 50, colour: "10YR 5/2")]]
+    said = described_class.new(one, other).differences.map { |difference| difference["sentence"] }
+    expect(said).to eq [
+      "20 to 30 cm, B beside A: CL against L, one class apart; clay about 32 against 20 %.",
+      "30 to 60 cm, B beside Bg: CL against C, one class apart; clay about 32 against 50 %; colour 10YR 4/4 against 10YR 5/2.",
+      "Seasonal wetness: no sure sign against from about 30 cm.", "Below 60 cm P1 has no horizon to compare."
+    ]
+  end
+
+  it "has nothing to say of equals" do
+    expect(described_class.new(["P1", [layer("A", 0, 20, "L", 18)]], ["P2", [layer("Ap", 0, 20, "L", 22)]]).differences).to be_empty
+  end
+end

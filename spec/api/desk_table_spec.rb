@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+RSpec.describe "the desk table" do
+  let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60]) }
+
+  def write(*rows) = api_put("/api/profiles/#{profile.id}/table", { rows: rows })
+
+  def row(horizon, **more)
+    { id: horizon.id, version: horizon.lock_version, designation: horizon.designation, upper_cm: 0, lower_cm: 20, **more }
+  end
+
+  it "is written as a whole, boundaries that trade places too, and undone as a whole" do
+    above, below = profile.horizons.to_a
+    written = write(row(above, upper_cm: 40, lower_cm: 70), row(below, lower_cm: 40, described: { roots: "many" }),
+                    { designation: "C", upper_cm: 70, lower_cm: 90, moist_colour: "10YR 5/4" })
+    expect(written["horizons"].map do |one|
+      one.values_at("designation", "upper_cm", "lower_cm")
+    end).to eq [["B", 0, 40], ["A", 40, 70], ["C", 70, 90]]
+    expect(api_post("/api/profiles/#{profile.id}/undo", {})["horizons"].map { |one| one["designation"] }).to eq %w[A B]
+  end
+
+  it "is refused as a whole, with each sentence at its cell" do
+    refused = write(row(profile.horizons.first, upper_cm: "deep", described: { roots: "lots" }),
+                    { designation: "C", upper_cm: 10, lower_cm: 5 })
+    expect(refused["errors"].map { |one| one["pointer"] }).to eq %w[/rows/0/upper_cm /rows/1/lower_cm]
+    expect(write({ designation: "C", upper_cm: 50, lower_cm: 70 })).to be_refused(422, "/rows/0/upper_cm", /C, 50 to 70 cm, overlaps B/)
+    expect(write(row(profile.horizons.first, version: 7))).to be_refused(409, nil, /another window/)
+    expect(Horizon.count).to eq 2
+  end
+
+  it "stands beside another profile" do
+    other = profile_with(["A", 0, 90])
+    expect(api_get("/api/profiles/#{profile.id}/beside/#{other.id}")["differences"].map { |one| one["sentence"] })
+      .to eq ["Below 60 cm Slope 1 has no horizon to compare."]
+  end
+end
