@@ -8,7 +8,7 @@ module Exchange
     HEIGHT = 560
     HEAD = 60
     COLUMN = 90
-    WORDS = 230
+    WORDS = 270
     TAPE = 44
     CLAY = 120
     D = Drawing

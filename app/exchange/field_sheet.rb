@@ -78,7 +78,7 @@ module Exchange
 
     # @return [Array<String>] "Label value" of what was written down
     def said(kind, seen)
-      seen.map { |name, value| "#{FIELDS::ALL[kind][name].label} #{FIELDS::ALL[kind][name].say(value)}" }
+      seen.map { |name, value| "#{FIELDS::ALL[kind][name].label}: #{FIELDS::ALL[kind][name].say(value)}" }
     end
 
     def column(profile)

@@ -4,6 +4,8 @@
 
 require "json"
 require "net/http"
+require "tmpdir"
+require "vips"
 require_relative "place"
 require_relative "../../spec/support/browser"
 
@@ -29,6 +31,20 @@ section = "/profiles/#{profiles.fetch('Sallow 1')['id']}"
 ribbon = "/readings/#{horizon['Tare 2', 'Bt1']}"
 more = "/readings/#{horizon['Tare 2', 'AB']}"
 verdict = "/readings/#{horizon['Sallow 1', 'Cg1']}"
+tare, sallow = ["Tare 1", "Sallow 1"].map { |name| profiles.fetch(name) }
+card = "/profiles/#{tare['id']}/horizons/#{tare['horizons'].find { |layer| layer['designation'] == 'Bt' }['id']}"
+
+# A table as a spreadsheet may write it, with three rows to mend.
+TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;10YR 4/3;loam;17\nLow 1;Bt;7,5;20;brown;clay;18\n" \
+        "Low 1;C;;40;2.5Y 5/4;loam;19\nLow 2;A;0;9;10YR 3/2;silt loam;20\nLow 2;B;8;24;;silty clay;21\n"
+
+# What is done on a page before its picture is taken.
+PRESS = ->(text) { ->(driver) { driver.find_elements(css: "button").find { |key| key.text.start_with?(text) }&.click } }
+SEND_TABLE = lambda do |driver|
+  file = File.join(Dir.mktmpdir, "Low Meadow.csv").tap { |path| File.write(path, TABLE) }
+  driver.find_element(css: "input[type=file]").send_keys(file)
+  Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "table").any? }
+end
 
 SHOTS = {
   "fieldbook" => ["/", Browser::DESK, "paper"],
@@ -39,7 +55,11 @@ SHOTS = {
   "triangle-phone" => ["/triangle?sand=42&clay=19", Browser::PHONE, "dusk"],
   "tests" => ["/tests", Browser::DESK, "paper"],
   "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
-  "bench-more" => [more, Browser::DESK, "paper", "More"],
+  "compare" => ["/compare?left=#{tare['id']}&right=#{sallow['id']}", Browser::DESK, "paper"],
+  "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
+  "card-phone" => [card, Browser::PHONE, "paper"],
+  "bench-photo" => [ribbon, Browser::DESK, "paper", PRESS["On a photo"]],
+  "bench-more" => [more, Browser::DESK, "paper", PRESS["More"]],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-ribbon-phone" => [ribbon, Browser::PHONE, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],
@@ -54,9 +74,14 @@ SHOTS.each do |name, (path, size, theme, step)|
   Browser.size(driver, *size)
   driver.get("#{ADDRESS}#{path}")
   Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "h1").any? }
-  driver.find_elements(css: "nav button").find { |key| key.text.start_with?(step) }&.click if step
+  step&.call(driver)
   driver.execute_async_script("document.fonts.ready.then(() => setTimeout(arguments[0], 500))")
   driver.save_screenshot(File.join(FOLDER, "#{name}.png"))
   say "docs/screenshots/#{name}.png"
 end
 driver.quit
+
+# The first page of a field sheet, at 80 dots to the inch.
+sheet = Net::HTTP.get(URI("#{ADDRESS}/api/export?format=pdf&of=profile&id=#{tare['id']}"))
+Vips::Image.new_from_buffer(sheet, "", dpi: 80).pngsave(File.join(FOLDER, "field-sheet.png"), strip: true)
+say "docs/screenshots/field-sheet.png"

@@ -6,11 +6,13 @@ RSpec.describe "Every place" do
   let(:places) do
     ribbon = Reading.find_by!(step: "ribbon").id
     more = Reading.find_by!(step: "assign").id
+    tare = Profile.find_by!(name: "Tare 1").id
     Reading.find(more).stand_at(step: "more")
-    { "the fieldbook" => "/", "the section" => "/profiles/#{Profile.find_by!(name: 'Tare 1').id}", "the ribbon" => "/readings/#{ribbon}",
+    { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
       "the schools" => "/readings/#{more}/schools",
-      "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
+      "the table" => "/profiles/#{tare}/table", "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
+      "side by side" => "/compare", "taking in" => "/import", "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 
   [Browser::DESK, Browser::PHONE].product(%w[paper dusk]).each do |size, theme|

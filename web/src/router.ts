@@ -5,6 +5,10 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'fieldbook', component: () => import('./fieldbook/FieldbookPage.vue'), meta: { title: 'Fieldbook' } },
     { path: '/profiles/:id(\\d+)', name: 'section', component: () => import('./section/SectionPage.vue'), meta: { title: 'Section' } },
+    { path: '/profiles/:id(\\d+)/table', name: 'table', component: () => import('./section/TablePage.vue'), props: ({ params }) => ({ id: Number(params.id) }), meta: { title: 'Table of horizons' } },
+    { path: '/profiles/:id(\\d+)/horizons/:horizon(\\d+)', name: 'card', component: () => import('./section/CardPage.vue'), props: ({ params }) => ({ id: Number(params.id), horizonId: Number(params.horizon) }), meta: { title: 'Horizon' } },
+    { path: '/compare', name: 'compare', component: () => import('./compare/ComparePage.vue'), meta: { title: 'Side by side' } },
+    { path: '/import', name: 'import', component: () => import('./exchange/ImportPage.vue'), meta: { title: 'Take in' } },
     { path: '/readings/:id(\\d+)', name: 'bench', component: () => import('./bench/BenchPage.vue'), meta: { title: 'Bench' } },
     { path: '/readings/:id(\\d+)/schools', name: 'schools', component: () => import('./schools/SchoolsPage.vue'), props: ({ params }) => ({ id: Number(params.id) }), meta: { title: 'What the schools say' } },
     { path: '/tests', name: 'tests', component: () => import('./tests/TestsPage.vue'), meta: { title: 'Tests' } },

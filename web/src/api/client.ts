@@ -42,6 +42,22 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
   throw new ApiProblem(await problemOf(response))
 }
 
+/**
+ * Sends a file as it is.
+ * @throws {ApiProblem} when the server refuses it
+ * @throws {Unreachable} when there is no answer
+ */
+export async function sendFile<T>(path: string, file: Blob): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(path, { method: 'POST', headers: { 'Idempotency-Key': newKey(), 'Content-Type': 'application/octet-stream' }, body: file })
+  } catch {
+    throw new Unreachable()
+  }
+  if (response.ok) return (await response.json()) as T
+  throw new ApiProblem(await problemOf(response))
+}
+
 async function problemOf(response: Response): Promise<ProblemBody> {
   try {
     return (await response.json()) as ProblemBody

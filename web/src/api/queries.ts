@@ -1,4 +1,4 @@
-import { QueryClient, queryOptions, useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, QueryClient, queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { request, type Catalogue, type Profile, type Reading, type Schemas } from './client'
 import { isPassing } from './problem'
@@ -21,8 +21,12 @@ export const workQuery = queryOptions({
   queryKey: ['work'],
   queryFn: () => request<{ work: Schemas['Work'] | null }>('GET', '/api/work'),
 })
-export const sitesQuery = (page: number) =>
-  queryOptions({ queryKey: ['sites', page], queryFn: () => request<Sites>('GET', `/api/sites?page=${page}`) })
+/** What the fieldbook is searched for: a text, a class as SYSTEM:CODE, days, "1" for what is unfinished. */
+export type Wanted = { text: string; class: string; from: string; to: string; unfinished: string }
+export const sitesQuery = (page: number, wanted: Partial<Wanted> = {}) => {
+  const asked = new URLSearchParams({ page: String(page), ...Object.fromEntries(Object.entries(wanted).filter(([, value]) => value)) }).toString()
+  return queryOptions({ queryKey: ['sites', asked], queryFn: () => request<Sites>('GET', `/api/sites?${asked}`), placeholderData: keepPreviousData })
+}
 export const quickQuery = queryOptions({
   queryKey: ['readings', 'quick'],
   queryFn: () => request<Readings>('GET', '/api/readings'),
@@ -49,7 +53,8 @@ export function useWords() {
   })
 }
 
-export const useProfile = (id: MaybeRefOrGetter<number>) => useQuery(computed(() => profileQuery(toValue(id))))
+/** One profile; none is asked for while the id is 0. */
+export const useProfile = (id: MaybeRefOrGetter<number>) => useQuery(computed(() => ({ ...profileQuery(toValue(id)), enabled: toValue(id) > 0 })))
 
 /** After a write: what lists and sections show may have changed. */
 export function forgetLists(): void {

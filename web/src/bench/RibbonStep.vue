@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { mainKey, useWords } from '@/api'
 import { useUnits } from '@/shared/useUnits'
 import RibbonRuler from './RibbonRuler.vue'
+import PhotoRibbonDialog from './PhotoRibbonDialog.vue'
 import RibbonsDialog from './RibbonsDialog.vue'
 import { useAnswers } from './useAnswers'
 import { useNaming } from './useNaming'
@@ -28,6 +29,7 @@ const clock = useWorkingClock()
 const reworked = computed(() => reading.value.assessment.reworked)
 const drifting = computed(() => set.value?.flags.includes('drifting'))
 const listing = ref(false)
+const onPhoto = ref(false)
 
 const endings = computed(() => test('ribbons').answers)
 const typedMm = computed(() => (typed.value && Number.isFinite(Number(typed.value)) ? toMm(Number(typed.value)) : null))
@@ -94,6 +96,7 @@ useBenchKeys((key) => {
   else if (key === '+') thicker(0.5)
   else if (key === '-') thicker(-0.5)
   else if (key === 'c' && count.value) listing.value = true
+  else if (key === 'p') onPhoto.value = true
   else return false
   return true
 })
@@ -149,9 +152,11 @@ useBenchKeys((key) => {
         </div>
         <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Carried itself</button>
         <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon</button>
+        <button type="button" class="key px-2" @click="onPhoto = true">On a photo</button>
         <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Correct</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />
+    <PhotoRibbonDialog v-if="onPhoto" @close="onPhoto = false" />
   </div>
 </template>

@@ -16,8 +16,8 @@ const length = ref('')
 const ended = ref('broke')
 const carried = ref<boolean | null>(null)
 const CARRIED: [boolean | null, string][] = [[true, 'Carried its own weight'], [false, 'Did not'], [null, 'Not looked at']]
-const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how }: Ribbon): string =>
-  [thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'carried itself', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
+const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how, photo_id, reading_error_mm }: Ribbon): string =>
+  [photo_id && `on a photo, give or take ${reading_error_mm} mm`, thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'carried itself', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
 const wrong = ref<string>()
 
 watch(() => props.open, () => (chosen.value = null))

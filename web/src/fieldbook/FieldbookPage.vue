@@ -1,21 +1,26 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { forgetLists, quickQuery, request, sitesQuery, workQuery, type Reading, type Site } from '@/api'
+import { forgetLists, quickQuery, request, sitesQuery, workQuery, type Reading, type Site, type Wanted } from '@/api'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
+import ExportDialog from '@/shared/ExportDialog.vue'
 import PageState from '@/shared/PageState.vue'
 import { useTheme } from '@/shared/useTheme'
 import ContinueKey from './ContinueKey.vue'
 import LandView from './LandView.vue'
 import ProfileDialog from './ProfileDialog.vue'
 import QuickReadings from './QuickReadings.vue'
+import SearchBar from './SearchBar.vue'
 import SiteDialog from './SiteDialog.vue'
 
 const router = useRouter()
 const { theme, toggle } = useTheme()
 const page = ref(1)
-const sites = useQuery(computed(() => sitesQuery(page.value)))
+const wanted = ref<Wanted>({ text: '', class: '', from: '', to: '', unfinished: '' })
+const searching = computed(() => Object.values(wanted.value).some(Boolean))
+watch(wanted, () => (page.value = 1))
+const sites = useQuery(computed(() => sitesQuery(page.value, wanted.value)))
 const work = useQuery(workQuery)
 const quick = useQuery(quickQuery)
 
@@ -25,7 +30,8 @@ const horizons = computed(() => profiles.value.flatMap((profile) => profile.hori
 const textured = computed(() => horizons.value.filter(({ reading }) => reading?.assigned).length)
 const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`
 
-const siteDialog = ref(false)
+const siteDialog = ref<Site | 'new' | null>(null)
+const exporting = ref(false)
 const profileSite = ref<Site | null>(null)
 const trouble = ref('')
 
@@ -44,8 +50,12 @@ function goOn(): void {
   if (found?.reading_id) void router.push(`/readings/${found.reading_id}`)
   else if (found?.horizon_id) void begin(found.horizon_id)
 }
-function siteMade(site: Site): void {
-  siteDialog.value = false
+function siteSaved(site: Site): void {
+  if (siteDialog.value === 'new') profileSite.value = site
+  siteDialog.value = null
+}
+function addProfile(site: Site): void {
+  siteDialog.value = null
   profileSite.value = site
 }
 </script>
@@ -74,14 +84,20 @@ function siteMade(site: Site): void {
           <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
           <p class="text-pencil mt-1.5">{{ list.length ? `${count(sites.data.value.total, 'site')}, ${count(profiles.length, 'profile')}, ${textured} of ${count(horizons.length, 'horizon')} textured` : 'No site yet' }}</p>
         </div>
-        <button type="button" class="key" @click="siteDialog = true">Add site</button>
+        <div class="flex flex-wrap gap-2">
+          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Carry out</button>
+          <RouterLink class="key" to="/import">Take in</RouterLink>
+          <button type="button" class="key" @click="siteDialog = 'new'">Add site</button>
+        </div>
       </header>
-      <LandView v-if="list.length" :sites="list" :here="work.data.value?.work?.profile_id" @add-profile="profileSite = $event" />
+      <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
+      <LandView v-if="list.length" :sites="list" :here="work.data.value?.work?.profile_id" @add-profile="profileSite = $event" @open="siteDialog = $event" />
+      <p v-else-if="searching" class="py-16 text-2xl font-extrabold text-center" role="status">Nothing in the book fits that.</p>
       <div v-else class="grow grid place-content-center gap-4 text-center py-16">
         <svg viewBox="0 0 300 190" width="300" class="mx-auto" aria-hidden="true"><path d="M0 30H110M190 30h110" class="inked" style="stroke-width: 4" /><path d="M118 30v150h64V30M118 70h64M118 120h64" class="undone" /></svg>
         <p class="text-2xl font-extrabold">The ground is still whole.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
-        <p><button type="button" class="key key-main" @click="siteDialog = true">Add the first site</button></p>
+        <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
       </div>
       <nav v-if="sites.data.value.pages > 1" aria-label="Pages of sites" class="flex gap-2 mt-6 items-center">
         <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Earlier</button>
@@ -89,7 +105,8 @@ function siteMade(site: Site): void {
         <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">Later</button>
       </nav>
     </main>
-    <SiteDialog v-if="siteDialog" @close="siteDialog = false" @made="siteMade" />
+    <SiteDialog v-if="siteDialog" :site="siteDialog === 'new' ? null : siteDialog" @close="siteDialog = null" @made="siteSaved" @add-profile="addProfile" />
+    <ExportDialog v-if="exporting" of="fieldbook" name="the whole fieldbook" @close="exporting = false" />
     <ProfileDialog v-if="profileSite" :site="profileSite" @close="profileSite = null" />
   </div>
 </template>

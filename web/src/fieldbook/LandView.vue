@@ -7,7 +7,7 @@ import { groundLine, layOut, standing, type Plot, type Row } from './land'
 
 // The land is the list: each profile hangs from the ground where it was dug, all to one depth scale.
 const props = defineProps<{ sites: Site[]; here?: number | null }>()
-defineEmits<{ addProfile: [site: Site] }>()
+defineEmits<{ addProfile: [site: Site]; open: [site: Site] }>()
 const words = useWords()
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
@@ -22,7 +22,7 @@ const siteGap = computed(() => (width.value < 500 ? 66 : 80))
 const rows = computed(() => (width.value ? layOut(props.sites, width.value, plotWidth.value, siteGap.value, LABELS) : []))
 const deepest = computed(() => Math.max(...props.sites.flatMap(({ profiles }) => profiles.flatMap(({ horizons }) => horizons.map(({ lower_cm }) => lower_cm))), 60))
 const { height: windowHeight } = useWindowSize()
-const perCm = computed(() => (rows.value.length > 1 ? 230 : Math.min(Math.max(windowHeight.value - 430, 260), 460)) / deepest.value)
+const perCm = computed(() => (rows.value.length > 1 ? 230 : Math.min(Math.max(windowHeight.value - 500, 240), 460)) / deepest.value)
 const y = (ground: number) => HEAD + GROUND - ground
 const bottom = (plot: Plot) => y(plot.ground) + (plot.profile ? Math.max(...plot.profile.horizons.map(({ lower_cm }) => lower_cm), 30) : 50) * perCm.value
 const height = (row: Row) => Math.max(...row.plots.map(bottom)) + FOOT
@@ -63,7 +63,7 @@ const grass = (plot: Plot) => {
       </svg>
       <template v-for="plot in row.plots" :key="`words-${plot.x}`">
         <div v-if="plot.first" class="absolute leading-tight" :style="{ left: `${plot.x + 12}px`, top: `${y(plot.ground) - 72}px`, maxWidth: `${plotWidth * Math.max(plot.site.profiles.length, 1) + siteGap - 16}px` }">
-          <h2 class="text-2xl truncate">{{ plot.site.name }}</h2>
+          <h2 class="text-2xl truncate"><button type="button" class="max-w-full truncate font-extrabold underline decoration-rule decoration-2 underline-offset-4" :aria-label="`Describe ${plot.site.name}`" @click="$emit('open', plot.site)">{{ plot.site.name }}</button></h2>
           <p class="flex items-baseline gap-3 text-pencil"><span v-if="landform(plot.site)" class="truncate">{{ landform(plot.site) }}</span></p>
         </div>
         <RouterLink v-if="plot.profile" :to="`/profiles/${plot.profile.id}`" class="absolute no-underline rounded-sm" :style="{ left: `${plot.x + 10}px`, top: `${y(plot.ground) - 4}px`, width: `${plotWidth - 14}px`, height: `${bottom(plot) - y(plot.ground) + FOOT - 6}px` }">

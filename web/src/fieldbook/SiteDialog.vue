@@ -1,32 +1,74 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { useWords, type Site } from '@/api'
+import { LocateFixed } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { request, useWords, type Schemas, type Site } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import { changes, written } from '@/shared/described'
+import FieldGroups from '@/shared/FieldGroups.vue'
+import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
-const emit = defineEmits<{ close: []; made: [site: Site] }>()
+// A new site, or all that is written down of one.
+const props = defineProps<{ site?: Site | null }>()
+const emit = defineEmits<{ close: []; made: [site: Site]; addProfile: [site: Site] }>()
 const words = useWords()
-const form = ref({ name: '', landform: '', note: '' })
+const fields = computed(() => words.value.fields.site!)
+const form = ref({ name: props.site?.name ?? '', landform: props.site?.landform ?? '', note: props.site?.note ?? '', position: '' })
+const before = written(fields.value, props.site?.described)
+const described = ref({ ...before })
 const { saving, at, general, send } = useForm<Site>()
+const said = ref('')
+const trouble = ref('')
+const FIELDS = ['name', 'note', 'position', 'landform']
+const fieldError = (name: string) => at(`described/${name}`)
+const unplaced = computed(() => general([...FIELDS, ...fields.value.map(({ name }) => `described/${name}`)]))
 
 async function save(): Promise<void> {
-  const site = await send('POST', '/api/sites', { name: form.value.name, landform: form.value.landform || null, note: form.value.note || null })
+  const { name, landform, note, position } = form.value
+  const body = { name, landform: landform || null, note: note || null, ...(position ? { position } : {}), described: changes(described.value, before) }
+  const site = props.site ? await send('PATCH', `/api/sites/${props.site.id}`, { ...body, version: props.site.version }) : await send('POST', '/api/sites', body)
   if (site) emit('made', site)
+}
+/** The mean of the receiver's fixes goes into the fields, to be seen before it is saved. */
+async function locate(): Promise<void> {
+  said.value = 'Listening to the receiver'
+  trouble.value = ''
+  try {
+    const here = await request<Schemas['Position']>('POST', '/api/positions/here', {})
+    described.value = { ...described.value, latitude: String(here.latitude), longitude: String(here.longitude), accuracy_m: String(here.accuracy_m ?? ''), elevation_m: String(here.elevation_m ?? '') }
+    form.value.position = ''
+    said.value = `${here.text}: ${here.fixes} fixes, spread ${here.accuracy_m} m${here.refused ? `, ${here.refused} damaged sentences refused` : ''}.`
+  } catch (error) {
+    said.value = ''
+    trouble.value = (error as Error).message
+  }
 }
 </script>
 
 <template>
-  <SheetDialog open title="New site" @close="$emit('close')">
+  <SheetDialog open wide :title="site ? site.name : 'New site'" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <CautionNote name="site" />
       <TextField v-model="form.name" label="Name" :error="at('name')" />
       <ChoiceField v-model="form.landform" label="Where in the land" :options="words.landforms" />
       <TextField v-model="form.note" label="Note" :error="at('note')" hint="What grows there, how wet it is, what was done before" />
-      <p v-if="general(['name', 'note'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(['name', 'note']) }}</p>
-      <button class="key key-main" type="submit" :disabled="saving">Add the site</button>
+      <div class="grid desk:grid-cols-[1fr_auto] gap-3 items-start">
+        <TextField v-model="form.position" label="Position" :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'" :error="at('position')" />
+        <button type="button" class="key desk:mt-8" @click="locate"><LocateFixed aria-hidden="true" />Read the receiver</button>
+      </div>
+      <p v-if="said" role="status" class="text-pencil">{{ said }}</p>
+      <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
+      <FieldGroups v-model="described" :fields="fields" :error="fieldError" />
+      <PhotoStrip v-if="site" of="site" :id="site.id" :photos="site.photos" :what="site.name" />
+      <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
+      <div class="flex flex-wrap gap-2">
+        <button class="key key-main grow" type="submit" :disabled="saving">{{ site ? 'Save' : 'Add the site' }}</button>
+        <button v-if="site" class="key" type="button" @click="$emit('addProfile', site)">Add a profile</button>
+        <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download>Package of this site</a>
+      </div>
     </form>
   </SheetDialog>
 </template>

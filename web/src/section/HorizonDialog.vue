@@ -2,12 +2,13 @@
 import { computed, ref } from 'vue'
 import { useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import { numberOr } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
-const props = defineProps<{ profile: Profile; horizon: Horizon | null }>()
+const props = defineProps<{ profile: Profile; horizon: Horizon | null; plain?: boolean }>()
 const emit = defineEmits<{ close: []; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
 const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
@@ -32,14 +33,9 @@ const { saving, at, general, send } = useForm<Profile>()
 const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
 
-/** A number where it is one; else the text as it is, for the server to name. */
-const number = (text: string): number | string | undefined => {
-  const plain = text.trim().replace(',', '.')
-  return plain === '' ? undefined : Number.isFinite(Number(plain)) ? Number(plain) : text
-}
 async function save(another: boolean): Promise<void> {
   const { designation, moist_colour, dry_colour, boundary } = form.value
-  const body = { designation, upper_cm: number(form.value.upper_cm), lower_cm: number(form.value.lower_cm), moist_colour, dry_colour, boundary }
+  const body = { designation, upper_cm: numberOr(form.value.upper_cm), lower_cm: numberOr(form.value.lower_cm), moist_colour, dry_colour, boundary }
   const saved = props.horizon
     ? await send('PATCH', `/api/horizons/${props.horizon.id}`, { ...body, version: props.horizon.version })
     : await send('POST', `/api/profiles/${props.profile.id}/horizons`, body)
@@ -67,9 +63,10 @@ async function save(another: boolean): Promise<void> {
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit" :disabled="saving">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
-        <button v-if="!horizon" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
+        <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
       </div>
-      <div v-if="horizon" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
+      <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
+        <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe it</RouterLink>
         <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
         <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">Merge with {{ below.designation }}</button>
       </div>

@@ -3,6 +3,7 @@ import { useElementSize, useWindowSize } from '@vueuse/core'
 import { computed, toRef, useTemplateRef } from 'vue'
 import type { Horizon, Profile } from '@/api'
 import { fillOf } from '@/drawing/grain'
+import { horizonMarks } from '@/drawing/horizonMarks'
 import { ribbonPath } from '@/drawing/ribbon'
 import { linear } from '@/drawing/scale'
 import { useUnits } from '@/shared/useUnits'
@@ -20,13 +21,22 @@ const unit = toRef(() => props.profile.method.unit)
 const { show } = useUnits(unit)
 
 const s = computed(() => layOutSection(props.profile, windowHeight.value - 190, phone.value ? WORDS_HEIGHT.phone : WORDS_HEIGHT.desk))
-const rows = computed(() => props.profile.horizons.map((horizon, i) => ({ horizon, layer: s.value.layers[i]! })))
+const rows = computed(() =>
+  props.profile.horizons.map((horizon, i) => {
+    const layer = s.value.layers[i]!
+    return { horizon, layer, seen: horizonMarks(horizon, { x: TAPE, width: column.value, top: layer.top, bottom: layer.bottom }) }
+  }),
+)
 const TAPE = 58
+// pH where it was taken, as a flag on the column's edge.
+const flags = computed(() => (props.profile.samples ?? []).flatMap((one) => one.findings.filter(({ test }) => test === 'ph').map(({ value, said }) => ({ id: one.id, y: s.value.y(Math.min(one.upper_cm!, s.value.depth)), said, ph: (value as Record<string, unknown>).value as number }))))
+const wet = computed(() => props.profile.wetness?.depth_cm ?? null)
 const column = computed(() => (phone.value ? 66 : 150))
 // Clay stands at its true depth right beside the column, so that a step in it is a step at the boundary.
 const CLAY_WIDTH = 140
-const clayX = computed(() => TAPE + column.value + 16)
-const wordsX = computed(() => TAPE + column.value + (phone.value ? 26 : 54 + CLAY_WIDTH))
+const phLane = computed(() => (phone.value || !flags.value.length ? 0 : 44))
+const clayX = computed(() => TAPE + column.value + 16 + phLane.value)
+const wordsX = computed(() => TAPE + column.value + (phone.value ? 26 : 54 + CLAY_WIDTH + phLane.value))
 const mostClay = computed(() => Math.max(60, ...props.profile.horizons.map((h) => h.reading?.clay?.range[1] ?? 0)))
 const clay = computed(() => linear(0, mostClay.value, clayX.value, clayX.value + CLAY_WIDTH))
 const clays = computed(() => rows.value.flatMap(({ horizon: { reading }, layer }) => (reading?.clay ? [{ ...reading.clay, top: layer.top, bottom: layer.bottom }] : [])))
@@ -43,11 +53,12 @@ const wave = (from: number, to: number, y: number) => `M${from} ${y}${Array.from
 const nameOf = (h: Horizon) => h.reading?.assigned?.name ?? (h.reading ? h.reading.sentence.replace(/\.$/, '') : 'not textured yet')
 const action = (h: Horizon) => (h.reading?.assigned ? 'Open' : h.reading ? 'Continue' : 'Texture')
 const clayText = (h: Horizon) => `${h.reading!.clay!.range[0]} to ${h.reading!.clay!.range[1]} %${h.reading!.clay!.uniform ? ' by its class' : ''}`
+const flagText = (h: Horizon) => (props.profile.samples ?? []).filter(({ horizon }) => horizon === h.designation).flatMap(({ depth, findings }) => findings.map(({ said }) => `, ${said} at ${depth}`)).join('')
 const range = (h: Horizon) => `${h.upper_cm} to ${h.lower_cm} cm`
 const label = computed(
   () =>
     `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
-    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.reading?.clay ? `, clay ${clayText(h)}` : ''}${h.moist_colour ? `, colour ${h.moist_colour.notation}` : ''}`).join('; ') +
+    props.profile.horizons.map((h) => `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.reading?.clay ? `, clay ${clayText(h)}` : ''}${h.moist_colour ? `, colour ${h.moist_colour.notation}` : ''}${flagText(h)}`).join('; ') +
     (props.profile.gaps.length ? `. ${props.profile.gaps.map(({ sentence }) => sentence).join(' ')}` : '.'),
 )
 </script>
@@ -72,9 +83,12 @@ const label = computed(
         <rect fill="url(#hatch)" opacity="0.35" :x="TAPE" :y="s.y(gap.upper_cm)" :width="column" :height="s.y(gap.lower_cm) - s.y(gap.upper_cm)" />
         <text v-if="s.y(gap.lower_cm) - s.y(gap.upper_cm) > 22 && !phone" class="halo pencil" font-size="16" :x="TAPE + 8" :y="(s.y(gap.upper_cm) + s.y(gap.lower_cm)) / 2 + 5">no horizon</text>
       </g>
-      <g v-for="{ horizon: h, layer } in rows" :key="h.id">
+      <g v-for="{ horizon: h, layer, seen } in rows" :key="h.id">
         <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned)" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
+        <path v-if="seen.mottles" class="mottle" :class="`mottle-${(h.described as Record<string, string>).mottle_kind ?? 'rusty'}`" :d="seen.mottles" />
+        <path v-if="seen.stones" class="stone" :d="seen.stones" />
+        <path v-if="seen.roots" class="root" :d="seen.roots" />
         <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :style="h.reading?.assigned ? 'stroke-width:2.5' : ''" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
         <rect v-if="h.moist_colour" class="inked" :x="TAPE + column - 30" :y="layer.top + 6" width="24" :height="Math.min(layer.bottom - layer.top - 12, 24)" :style="`fill: ${h.moist_colour.chip}; stroke-width: 1.5`" :data-chip="h.moist_colour.notation" />
         <text v-if="h.moist_colour && !phone && layer.bottom - layer.top > 30" class="halo-leaf" font-size="16" text-anchor="end" :x="TAPE + column - 36" :y="layer.top + 24">{{ h.moist_colour.notation }}</text>
@@ -88,6 +102,9 @@ const label = computed(
         </template>
         <text v-else-if="!phone && h.reading?.assigned" class="pencil" font-size="17" :x="laneX + 8" :y="layer.words + 42">no ribbon</text>
       </g>
+      <g v-for="f in flags" :key="`ph-${f.id}`" :data-ph="f.ph"><template v-if="phone"><path class="hair" :d="`M${TAPE} ${f.y}h6`" /><text class="halo-leaf" font-size="15" font-weight="800" :x="TAPE + 8" :y="f.y + 5">{{ f.ph }}</text></template><template v-else><path class="hair" :d="`M${TAPE + column} ${f.y}h8`" /><text class="halo" font-size="16" font-weight="800" :x="TAPE + column + 11" :y="f.y + 5">{{ f.ph }}</text></template></g>
+      <text v-if="phLane" :x="TAPE + column + 11" y="20" font-size="17" font-weight="640">pH</text>
+      <g v-if="wet !== null" data-wet><path class="wet" style="stroke-width: 4" :d="`M${TAPE + 3} ${s.y(wet)}V${s.y(s.depth)}`" /><text class="halo-leaf" font-size="15" font-weight="800" style="fill: var(--reed)" :transform="`translate(${TAPE + 9} ${s.y(wet) + 22}) rotate(90)`">wet</text></g>
       <g v-for="m in marks" :key="`mark-${m.depth_cm}`" :data-contrast="`${m.upper} ${m.lower}`">
         <path v-if="m.perching" class="wet" :d="wave(TAPE + 6, TAPE + column - 6, m.y)" />
         <text v-if="!phone && m.tests.length" class="halo" font-size="18" font-weight="800" style="fill: var(--iron)" :x="m.x + 6" :y="m.y + 6">{{ m.difference > 0 ? '+' : '−' }}{{ Math.abs(m.difference) }}</text>

@@ -3,12 +3,19 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { forgetLists, request, useProfile, type Horizon, type Reading } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
+import ExportDialog from '@/shared/ExportDialog.vue'
+import MoreMenu from '@/shared/MoreMenu.vue'
 import PageState from '@/shared/PageState.vue'
+import PhotoStrip from '@/shared/PhotoStrip.vue'
 import { useTheme } from '@/shared/useTheme'
 import ContrastList from './ContrastList.vue'
+import DetailsDialog from './DetailsDialog.vue'
 import HorizonDialog from './HorizonDialog.vue'
+import ReadingDown from './ReadingDown.vue'
+import SamplesPanel from './SamplesPanel.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SplitDialog from './SplitDialog.vue'
+import StickyColumn from './StickyColumn.vue'
 
 // One profile: the column to depth scale, and what each horizon was called, hung at its depth.
 const route = useRoute()
@@ -18,6 +25,8 @@ const { data: profile, error, refetch } = useProfile(id)
 const { theme, toggle } = useTheme()
 const editing = ref<Horizon | 'new' | null>(null)
 const splitting = ref<{ horizon: Horizon; cm: number } | null>(null)
+const details = ref(false)
+const exporting = ref(false)
 const trouble = ref('')
 
 const people = computed(() => [profile.value?.hand && `Hand ${profile.value.hand}`, profile.value?.pen && `pen ${profile.value.pen}`].filter(Boolean).join(', '))
@@ -25,6 +34,13 @@ const line = computed(() => {
   const p = profile.value!
   return [`${p.site.name}. ${p.kind_name}.`, `${p.method_name}.`, people.value && `${people.value}.`].filter(Boolean).join(' ')
 })
+
+const menu = computed(() => [
+  { name: 'Table of horizons', to: `/profiles/${id.value}/table` },
+  { name: 'Beside another profile', to: `/compare?left=${id.value}` },
+  { name: 'Carry out', act: () => (exporting.value = true) },
+  { name: theme.value === 'dusk' ? 'Light' : 'Dusk', act: toggle },
+])
 
 async function texture(horizon: Horizon): Promise<void> {
   if (horizon.reading) return void router.push(`/readings/${horizon.reading.id}`)
@@ -68,10 +84,11 @@ function splitFrom(horizon: Horizon): void {
         <h1 class="text-3xl leading-tight truncate">{{ profile.name }}</h1>
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
-      <div class="flex gap-2 print:hidden">
+      <div class="flex flex-wrap gap-1.5 print:hidden">
         <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">Undo: {{ profile.undo }}</button>
-        <button type="button" class="key" @click="editing = 'new'">Add horizon</button>
-        <button type="button" class="key" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
+        <button type="button" class="key px-3" @click="editing = 'new'">Add horizon</button>
+        <button type="button" class="key px-3" @click="details = true">Describe</button>
+        <MoreMenu label="More" :entries="menu" />
       </div>
     </header>
     <main class="px-4 desk:px-6 py-3 grow flex flex-col gap-3">
@@ -83,10 +100,20 @@ function splitFrom(horizon: Horizon): void {
         <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
         <button type="button" class="key key-main" @click="editing = 'new'">Add the first horizon</button>
       </div>
-      <ContrastList v-if="profile.contrasts?.length" :contrasts="profile.contrasts" />
+      <div v-if="profile.horizons.length" class="desk:grid desk:grid-cols-[132px_minmax(0,1fr)] gap-6">
+        <div><StickyColumn :profile="profile" /></div>
+        <div class="grid gap-4 content-start">
+          <ContrastList v-if="profile.contrasts?.length" :contrasts="profile.contrasts" />
+          <ReadingDown :profile="profile" />
+          <SamplesPanel :profile="profile" />
+          <section aria-labelledby="photos-title" class="border-t-2 border-ink pt-2"><h2 id="photos-title" class="text-2xl mb-1">Photographs</h2><PhotoStrip of="profile" :id="profile.id" :photos="profile.photos ?? []" :what="profile.name" /></section>
+        </div>
+      </div>
       <CautionNote name="results" class="mt-auto" />
     </main>
     <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" @split="splitFrom" @merge="merge" />
+    <DetailsDialog v-if="details" :profile="profile" @close="details = false" />
+    <ExportDialog v-if="exporting" of="profile" :id="profile.id" :name="profile.name" @close="exporting = false" />
     <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />
   </div>
 </template>

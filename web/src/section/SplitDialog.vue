@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useWords, type Horizon, type Profile } from '@/api'
+import { numberOr } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -13,8 +14,7 @@ const form = ref({ at_cm: String(props.cm), designation: /\d$/.test(props.horizo
 const { saving, at, general, send } = useForm<Profile>()
 
 async function save(): Promise<void> {
-  const plain = form.value.at_cm.trim().replace(',', '.')
-  const body = { version: props.horizon.version, at_cm: Number.isFinite(Number(plain)) && plain ? Number(plain) : plain, designation: form.value.designation }
+  const body = { version: props.horizon.version, at_cm: numberOr(form.value.at_cm) ?? '', designation: form.value.designation }
   if (await send('POST', `/api/horizons/${props.horizon.id}/split`, body)) emit('close')
 }
 </script>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useWords, type Wanted } from '@/api'
+
+// What is looked for in the fieldbook: a text, a class that was given, days, and what is left to do.
+const model = defineModel<Wanted>({ required: true })
+const words = useWords()
+const text = ref(model.value.text)
+const set = (part: Partial<Wanted>) => (model.value = { ...model.value, ...part })
+const later = useDebounceFn(() => set({ text: text.value }), 250)
+const systems = computed(() => [...words.value.systems, { value: 'australia', name: 'Field grades' }])
+const classes = (system: string) => words.value.names.filter((name) => name.system === system)
+const any = computed(() => Object.values(model.value).some(Boolean))
+function clear(): void {
+  text.value = ''
+  model.value = { text: '', class: '', from: '', to: '', unfinished: '' }
+}
+</script>
+
+<template>
+  <form role="search" class="flex flex-wrap gap-x-3 gap-y-2 items-end" @submit.prevent="set({ text })">
+    <label class="grid gap-0.5 text-base font-semibold grow min-w-40">Search<input v-model="text" type="search" class="field !min-h-11 !text-base !px-2" placeholder="Name, note, horizon" @input="later()" /></label>
+    <label class="grid gap-0.5 text-base font-semibold">Class<select class="field !min-h-11 !text-base !px-2 !w-40" :value="model.class" @change="set({ class: ($event.target as HTMLSelectElement).value })">
+      <option value="">Any</option>
+      <optgroup v-for="s in systems" :key="s.value" :label="s.name"><option v-for="c in classes(s.value)" :key="c.code" :value="`${s.value}:${c.code}`">{{ c.name }}</option></optgroup>
+    </select></label>
+    <label class="grid gap-0.5 text-base font-semibold">From<input type="date" class="field !min-h-11 !text-base !px-2 !w-38" :value="model.from" @change="set({ from: ($event.target as HTMLInputElement).value })" /></label>
+    <label class="grid gap-0.5 text-base font-semibold">To<input type="date" class="field !min-h-11 !text-base !px-2 !w-38" :value="model.to" @change="set({ to: ($event.target as HTMLInputElement).value })" /></label>
+    <button type="button" class="key key-desk" :aria-pressed="model.unfinished === '1'" @click="set({ unfinished: model.unfinished ? '' : '1' })">Unfinished</button>
+    <button v-if="any" type="button" class="key key-desk" @click="clear">Show all</button>
+  </form>
+</template>

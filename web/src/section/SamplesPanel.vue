@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { forgetLists, request, type Profile, type Reading, type Schemas } from '@/api'
+import { useWords } from '@/api'
+import SamplesDialog from './SamplesDialog.vue'
+
+// What was taken at depths and what was found on it, from the surface down.
+type Sample = Schemas['Sample']
+const props = defineProps<{ profile: Profile }>()
+const router = useRouter()
+const words = useWords()
+const taking = ref(false)
+const looking = ref<Sample | null>(null)
+const trouble = ref('')
+const conditions = () => words.value.fields.sample!.find(({ name }) => name === 'condition')!.words!
+const DISTURBED: Record<string, string> = { smeared: 'smeared: it does not speak for its depth', fell_in: 'fell in from above: it does not speak for its depth' }
+
+async function attempt(work: () => Promise<unknown>): Promise<void> {
+  trouble.value = ''
+  try {
+    await work()
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+  forgetLists()
+}
+const setCondition = ({ id, version }: Sample, condition: string) => attempt(() => request('PATCH', `/api/samples/${id}`, { version, described: { condition } }))
+const remove = ({ id, version }: Sample) => attempt(() => request('DELETE', `/api/samples/${id}?version=${version}`))
+const texture = (sample: Sample) =>
+  attempt(async () => {
+    const id = sample.readings[0]?.id ?? (await request<Reading>('POST', '/api/readings', { sample_id: sample.id })).id
+    void router.push(`/readings/${id}`)
+  })
+const conditionOf = (sample: Sample) => (sample.described as Record<string, string>).condition ?? 'whole'
+</script>
+
+<template>
+  <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
+    <div class="flex flex-wrap items-center gap-4"><h2 id="samples-title" class="text-2xl grow">Samples at depths</h2><button type="button" class="key key-desk print:hidden" @click="taking = true">Take samples</button></div>
+    <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
+    <p v-if="!props.profile.samples?.length" class="text-pencil">None yet: pH, a drop of acid, crumbs in water, bags for the laboratory.</p>
+    <ol v-else class="grid">
+      <li v-for="s in profile.samples" :key="s.id" class="grid desk:grid-cols-[7rem_minmax(0,1fr)_auto] gap-x-4 items-center border-b border-rule py-1" :data-sample="s.depth">
+        <b>{{ s.depth }}</b>
+        <p class="leading-snug"><span class="text-pencil">{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon' }}{{ s.label ? `, ${s.label}` : '' }}.</span> <template v-for="f in s.findings" :key="f.test">{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>. </template><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span><span v-if="s.disturbed" class="font-semibold text-iron">{{ DISTURBED[s.disturbed] }}.</span></p>
+        <div class="flex flex-wrap gap-2 print:hidden">
+          <button type="button" class="key key-desk" @click="looking = s">Look<span class="sr-only"> at the sample from {{ s.depth }}</span></button>
+          <button type="button" class="key key-desk" @click="texture(s)">{{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span></button>
+          <select class="field !min-h-11 !text-lg !w-auto" :aria-label="`Condition of the sample from ${s.depth}`" :value="conditionOf(s)" @change="setCondition(s, ($event.target as HTMLSelectElement).value)"><option v-for="c in conditions()" :key="c.value" :value="c.value">{{ c.name }}</option></select>
+          <button v-if="!s.readings.length" type="button" class="key key-desk" :aria-label="`Take the sample from ${s.depth} away`" @click="remove(s)">✕</button>
+        </div>
+      </li>
+    </ol>
+    <SamplesDialog v-if="taking || looking" :profile="profile" :sample="looking" @close="((taking = false), (looking = null))" />
+  </section>
+</template>

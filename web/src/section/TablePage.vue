@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import { onBeforeRouteLeave } from 'vue-router'
+import { useProfile, useWords, type Profile } from '@/api'
+import { numberOr, type Field } from '@/shared/described'
+import PageState from '@/shared/PageState.vue'
+import { useForm } from '@/shared/useForm'
+
+// The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and undone as
+// a whole on the section.
+const props = defineProps<{ id: number }>()
+const words = useWords()
+const { data: profile, error, refetch } = useProfile(() => props.id)
+type Row = { id?: number; version?: number; cells: Record<string, string> }
+type Column = { name: string; label: string; unit?: string | null; list?: string[]; own: boolean }
+
+const OWN: Column[] = [
+  { name: 'designation', label: 'Horizon', own: true },
+  { name: 'upper_cm', label: 'From', unit: 'cm', own: true },
+  { name: 'lower_cm', label: 'To', unit: 'cm', own: true },
+]
+const COLOURS = ['moist_colour', 'dry_colour']
+const namesOf = ({ words: list, type }: Field): string[] | undefined => (type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name))
+const columns = computed<Column[]>(() => [
+  ...OWN,
+  { name: 'boundary', label: 'Lower boundary', own: true, list: boundaries.value.map(({ name }) => name) },
+  ...words.value.fields.horizon!.map((field) => ({ name: field.name, label: field.label, unit: field.unit, own: COLOURS.includes(field.name), list: namesOf(field) })),
+])
+const boundaries = computed(() => words.value.boundaries[profile.value?.naming_system ?? 'usda'] ?? [])
+
+const rows = ref<Row[]>([])
+const kept = ref('[]')
+const dirty = computed(() => JSON.stringify(rows.value.map(({ cells }) => cells)) !== kept.value)
+const { saving, problem, at, general, send } = useForm<Profile>()
+const said = ref('')
+
+const cellOf = (field: Field, value: unknown): string => (field.type === 'flag' ? (value ? 'yes' : 'no') : (field.words?.find((word) => word.value === value)?.name ?? String(value)))
+function fill(from: Profile): void {
+  rows.value = from.horizons.map((h) => ({
+    id: h.id,
+    version: h.version,
+    cells: {
+      designation: h.designation,
+      upper_cm: String(h.upper_cm),
+      lower_cm: String(h.lower_cm),
+      boundary: boundaries.value.find(({ value }) => value === h.boundary)?.name ?? '',
+      moist_colour: h.moist_colour?.notation ?? '',
+      dry_colour: h.dry_colour?.notation ?? '',
+      ...Object.fromEntries(words.value.fields.horizon!.filter(({ name }) => name in h.described).map((field) => [field.name, cellOf(field, (h.described as Record<string, unknown>)[field.name])])),
+    },
+  }))
+  if (!rows.value.length) add()
+  kept.value = JSON.stringify(rows.value.map(({ cells }) => cells))
+}
+watch(profile, (now) => now && !dirty.value && fill(now), { immediate: true })
+
+const cell = (row: Row, name: string) => row.cells[name] ?? ''
+const wrong = (index: number, { name }: Column): string | undefined => at(`rows/${index}/${name}`) ?? at(`rows/${index}/described/${name}`)
+const placed = computed(() => rows.value.some((_, i) => columns.value.some((column) => wrong(i, column))))
+
+/** A new row begins where the last ends, with what usually goes on downwards. */
+function add(): void {
+  const last = rows.value.at(-1)
+  const carried = words.value.fields.horizon!.filter(({ carries }) => carries).map(({ name }) => [name, last?.cells[name] ?? ''])
+  rows.value.push({ cells: { ...Object.fromEntries(carried), upper_cm: last?.cells.lower_cm ?? '0' } })
+}
+function drop(index: number): void {
+  rows.value.splice(index, 1)
+}
+const box = ref<HTMLElement>()
+async function focus(row: number, column: number): Promise<void> {
+  if (row >= rows.value.length && row === rows.value.length && filled(rows.value.at(-1))) add()
+  await nextTick()
+  const cell = box.value?.querySelector<HTMLInputElement>(`[data-cell="${Math.min(row, rows.value.length - 1)}-${column}"]`)
+  cell?.focus()
+  cell?.select()
+}
+const filled = (row?: Row) => !!row && ['designation', 'upper_cm', 'lower_cm'].every((name) => cell(row, name))
+function move(event: KeyboardEvent, row: number, column: number): void {
+  const input = event.target as HTMLInputElement
+  // A cell just come to is selected as a whole: typing replaces it, and arrows go on.
+  const whole = input.selectionStart === 0 && input.selectionEnd === input.value.length
+  const atStart = whole || (input.selectionStart === 0 && input.selectionEnd === 0)
+  const atEnd = whole || input.selectionStart === input.value.length
+  const to = { ArrowDown: [row + 1, column], Enter: [row + 1, column], ArrowUp: [row - 1, column], ArrowLeft: atStart ? [row, column - 1] : null, ArrowRight: atEnd ? [row, column + 1] : null }[event.key]
+  if (!to || to[0]! < 0 || to[1]! < 0 || to[1]! >= columns.value.length) return
+  event.preventDefault()
+  void focus(to[0]!, to[1]!)
+}
+/** Lines and tabs of a spreadsheet run from the cell on, right and down. */
+function paste(event: ClipboardEvent, row: number, column: number): void {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (!/[\t\n]/.test(text)) return
+  event.preventDefault()
+  text.replace(/\r/g, '').replace(/\n$/, '').split('\n').forEach((line, down) => {
+    while (rows.value.length <= row + down) rows.value.push({ cells: {} })
+    line.split('\t').forEach((value, right) => {
+      const target = columns.value[column + right]
+      if (target) rows.value[row + down]!.cells[target.name] = value.trim()
+    })
+  })
+}
+const boundaryOf = (text: string): string | null => (text ? (boundaries.value.find(({ name, value }) => [name.toLowerCase(), value].includes(text.toLowerCase()))?.value ?? text) : null)
+async function save(): Promise<void> {
+  const described = columns.value.filter(({ own }) => !own).map(({ name }) => name)
+  const body = rows.value.map((row) => ({
+    ...(row.id ? { id: row.id, version: row.version } : {}),
+    designation: cell(row, 'designation'),
+    upper_cm: numberOr(cell(row, 'upper_cm')) ?? null,
+    lower_cm: numberOr(cell(row, 'lower_cm')) ?? null,
+    boundary: boundaryOf(cell(row, 'boundary')),
+    moist_colour: cell(row, 'moist_colour'),
+    dry_colour: cell(row, 'dry_colour'),
+    described: Object.fromEntries(described.filter((name) => row.cells[name] !== undefined).map((name) => [name, cell(row, name)])),
+  }))
+  const saved = await send('PUT', `/api/profiles/${props.id}/table`, { rows: body })
+  if (!saved) return
+  fill(saved)
+  said.value = `${saved.horizons.length} horizons are saved.`
+}
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's') return
+  event.preventDefault()
+  void save()
+})
+useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => dirty.value && event.preventDefault())
+onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What you wrote in it is not saved.'))
+</script>
+
+<template>
+  <PageState v-if="!profile" :error="error" @retry="refetch()" />
+  <div v-else class="min-h-dvh flex flex-col text-lg">
+    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
+      <RouterLink :to="`/profiles/${id}`" class="min-h-14 grid content-center font-semibold no-underline">‹ Section</RouterLink>
+      <div class="grow"><h1 class="text-3xl leading-tight">{{ profile.name }}, table of horizons</h1><p class="text-pencil leading-tight text-base">Arrow keys go from cell to cell, Enter goes down; lines from a spreadsheet can be pasted. Ctrl+S saves.</p></div>
+      <button type="button" class="key" @click="add">Add a row</button>
+      <button type="button" class="key key-main" :disabled="saving || !dirty" @click="save">Save the table</button>
+    </header>
+    <main class="p-4 desk:px-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
+      <p v-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
+      <p v-else-if="placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">Nothing is saved yet: some cells need correcting.</p>
+      <p role="status" class="text-pencil" :class="said && !dirty ? '' : 'sr-only'">{{ dirty ? '' : said }}</p>
+      <div ref="box" class="relative overflow-x-auto border-2 border-ink bg-leaf" role="group" aria-label="Horizons">
+        <table class="border-collapse">
+          <thead><tr><th v-for="(c, i) in columns" :key="c.name" scope="col" class="text-left text-base px-2 py-1 border-b-2 border-ink whitespace-nowrap" :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''">{{ c.label }}<span v-if="c.unit" class="text-pencil font-normal pl-1">{{ c.unit }}</span></th><th class="sr-only">Row</th></tr></thead>
+          <tbody>
+            <tr v-for="(row, r) in rows" :key="r">
+              <td v-for="(c, i) in columns" :key="c.name" class="p-0 border border-rule align-top" :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''">
+                <input v-model="row.cells[c.name]" class="block bg-transparent px-2 min-h-11 text-lg" :class="[c.name === 'note' ? 'w-72' : i === 0 ? 'w-24 font-extrabold' : c.unit ? 'w-24' : 'w-40', wrong(r, c) ? 'bg-warn border-l-8 border-iron' : '']" :data-cell="`${r}-${i}`" :aria-label="`${c.label}, row ${r + 1}`" :aria-invalid="wrong(r, c) ? 'true' : undefined" :list="c.list ? `list-${c.name}` : c.name === 'designation' ? 'list-designation' : undefined" autocomplete="off" @keydown="move($event, r, i)" @paste="paste($event, r, i)" />
+                <p v-if="wrong(r, c)" class="px-2 pb-1 max-w-64 text-base leading-tight">{{ wrong(r, c) }}</p>
+              </td>
+              <td class="p-0 border border-rule"><button v-if="!row.id" type="button" class="min-h-11 px-3" :aria-label="`Leave row ${r + 1} out`" @click="drop(r)">✕</button></td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <template v-for="c in columns" :key="`list-${c.name}`"><datalist v-if="c.list" :id="`list-${c.name}`"><option v-for="o in c.list" :key="o" :value="o" /></datalist></template>
+      <datalist id="list-designation"><option v-for="d in words.designations" :key="d" :value="d" /></datalist>
+      <p class="text-pencil text-base">A new row starts with what usually goes on downwards: {{ words.fields.horizon!.filter(({ carries }) => carries).map(({ label }) => label.toLowerCase()).join(', ') }}.</p>
+    </main>
+  </div>
+</template>
