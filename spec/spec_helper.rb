@@ -15,7 +15,7 @@ Database.migrate
 RSpec.configure do |config|
   config.disable_monkey_patching!
   config.order = :random
-  config.define_derived_metadata(file_path: %r{/spec/api/}) { |meta| meta[:type] = :api }
+  config.define_derived_metadata(file_path: %r{/spec/(api|exchange)/}) { |meta| meta[:type] = :api }
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |meta| meta[:type] = :system }
 
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }

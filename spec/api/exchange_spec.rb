@@ -191,6 +191,14 @@ RSpec.describe "the fieldbook on its way out and in" do
       expect(send_file(bomb)).to be_refused(422, "/file", /unfolds to more than/)
     end
 
+    it "writes nothing under a name that a ZIP brings" do
+      evil = zip("datapackage.json" => JSON.generate(Exchange::Package.descriptor), "../../evil.csv" => "x", "/etc/evil" => "x",
+                 "sites.csv" => "id,name\n1,Kame\n")
+      expect(take_in(evil)["state"]).to eq "done"
+      expect(Site.pluck(:name)).to eq ["Kame"]
+      expect(Dir.glob(File.join(Files::ROOT, "**", "*evil*"))).to be_empty
+    end
+
     {
       "a cut ZIP" => ["PK\x03\x04 and no more", /damaged or cut off/], "an empty file" => ["", /empty/],
       "a program" => ["MZ\0\0\0", /no text file/], "other JSON" => ['{"a": 1}', /neither a Grittle fieldbook/],

@@ -12,19 +12,20 @@ RSpec.describe "A profile" do
     tab_to("Open the profile").send_keys(:enter)
     expect(page).to have_css("h1", text: "Low Meadow 1")
     expect(Site.last.seen).to include("latitude" => 47.918, "longitude" => 15.204)
-    visit "/profiles/#{Profile.last.id}/table"
+    tab_to("More").send_keys(:enter)
+    type(:arrow_down, :arrow_up, :enter)
+    expect(page).to have_css("h1", text: "table of horizons")
     rows = [["Ap", "0", "18"], ["E", "18", "32,5"], ["Bt", "32,5", "66"], %w[C 66 110]]
-    find("[data-cell='0-0']").click
+    tab_to("Horizon, row 1")
     rows.each_with_index do |row, _at|
       row.each_with_index do |text, column|
         type(*text.chars)
         type(:arrow_right) if column < 2
       end
-      type(:enter)
-      type(:arrow_left, :arrow_left)
+      type(:enter, :arrow_left, :arrow_left) unless row == rows.last
     end
-    find("[data-cell='2-4']").send_keys("7.5YR 4/4", :arrow_right, :arrow_right, "common, 2 to 20 %", :arrow_right, "grey")
-    find("button[aria-label='Leave row 5 out']").click
+    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to 20 %".chars, :arrow_right,
+         *"grey".chars)
     type_with_control("s")
     expect(page).to have_text("4 horizons are saved.")
     expect(horizons).to eq [["Ap", 0, 18], ["E", 18, 32.5], ["Bt", 32.5, 66], ["C", 66, 110]]
@@ -35,6 +36,18 @@ RSpec.describe "A profile" do
   end
 
   def type_with_control(key) = chromium.action.key_down(:control).send_keys(key).key_up(:control).perform
+
+  it "is added to where a gap is pressed, and by keyboard" do
+    profile = profile_with(["A", 0, 20], ["C", 60, 90])
+    visit "/profiles/#{profile.id}"
+    find("[data-gap='20']").click
+    expect([find_field("Upper depth").value, find_field("Lower depth").value]).to eq %w[20 60]
+    click_button "Close"
+    tab_to(/No horizon from 20 to 60 cm. Add one there/).send_keys(:enter)
+    fill_in "Designation", with: "B"
+    click_button "Add the horizon"
+    expect(page).to have_css("[data-horizon='B']").and have_no_css("[data-gap]")
+  end
 
   it "takes lines of a spreadsheet in its table, names what is wrong at its cell, and loses nothing" do
     profile = profile_with(["A", 0, 20])

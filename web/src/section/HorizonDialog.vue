@@ -8,7 +8,7 @@ import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
-const props = defineProps<{ profile: Profile; horizon: Horizon | null; plain?: boolean }>()
+const props = defineProps<{ profile: Profile; horizon: Horizon | null; plain?: boolean; gap?: { upper_cm: number; lower_cm: number } | null }>()
 const emit = defineEmits<{ close: []; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
 const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
@@ -24,7 +24,7 @@ const form = ref(
         dry_colour: props.horizon.dry_colour?.notation ?? '',
         boundary: props.horizon.boundary ?? '',
       }
-    : { designation: '', upper_cm: deepest(), lower_cm: '', ...SEEN },
+    : { designation: '', upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(), lower_cm: props.gap ? String(props.gap.lower_cm) : '', ...SEEN },
 )
 const UNSEEN = { value: '', name: 'Not looked at' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])

@@ -12,7 +12,8 @@ import { layOutSection, WORDS_HEIGHT } from './layout'
 
 // Depth hangs down, length runs right. Solid ink is assigned; an outline is a horizon not yet textured.
 const props = defineProps<{ profile: Profile }>()
-defineEmits<{ texture: [horizon: Horizon]; edit: [horizon: Horizon]; move: [horizon: Horizon, cm: number]; split: [horizon: Horizon, cm: number] }>()
+type Gap = Profile['gaps'][number]
+defineEmits<{ fill: [gap: Gap]; texture: [horizon: Horizon]; edit: [horizon: Horizon]; move: [horizon: Horizon, cm: number]; split: [horizon: Horizon, cm: number] }>()
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const { height: windowHeight } = useWindowSize()
@@ -28,8 +29,13 @@ const rows = computed(() =>
   }),
 )
 const TAPE = 58
-// pH where it was taken, as a flag on the column's edge.
-const flags = computed(() => (props.profile.samples ?? []).flatMap((one) => one.findings.filter(({ test }) => test === 'ph').map(({ value, said }) => ({ id: one.id, y: s.value.y(Math.min(one.upper_cm!, s.value.depth)), said, ph: (value as Record<string, unknown>).value as number }))))
+// pH where it was taken, as a flag on the column's edge; of a horizon as a whole at its middle.
+const flags = computed(() => [...ofSamples.value, ...ofHorizons.value])
+const ofHorizons = computed(() => rows.value.flatMap(({ horizon, layer }) => {
+  const { ph } = horizon.described as Record<string, number>
+  return ph === undefined ? [] : [{ id: `h${horizon.id}`, y: (layer.top + layer.bottom) / 2, said: '', ph }]
+}))
+const ofSamples = computed(() => (props.profile.samples ?? []).flatMap((one) => one.findings.filter(({ test }) => test === 'ph').map(({ value, said }) => ({ id: `s${one.id}`, y: s.value.y(Math.min(one.upper_cm!, s.value.depth)), said, ph: (value as Record<string, unknown>).value as number }))))
 const wet = computed(() => props.profile.wetness?.depth_cm ?? null)
 const column = computed(() => (phone.value ? 66 : 150))
 // Clay stands at its true depth right beside the column, so that a step in it is a step at the boundary.
@@ -80,8 +86,8 @@ const label = computed(
       <path class="inked" style="stroke-width: 2.5" :d="`M${TAPE - 12} ${s.y(0)}V${s.y(s.depth)}`" />
       <g v-for="cm in s.ticks" :key="cm"><path class="hair" :d="`M${TAPE - 22} ${s.y(cm)}h10`" /><text :x="TAPE - 26" :y="s.y(cm) + 6" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text></g>
       <g v-for="gap in profile.gaps" :key="gap.upper_cm">
-        <rect fill="url(#hatch)" opacity="0.35" :x="TAPE" :y="s.y(gap.upper_cm)" :width="column" :height="s.y(gap.lower_cm) - s.y(gap.upper_cm)" />
-        <text v-if="s.y(gap.lower_cm) - s.y(gap.upper_cm) > 22 && !phone" class="halo pencil" font-size="16" :x="TAPE + 8" :y="(s.y(gap.upper_cm) + s.y(gap.lower_cm)) / 2 + 5">no horizon</text>
+        <rect fill="url(#hatch)" opacity="0.35" class="cursor-pointer" :data-gap="gap.upper_cm" @click="$emit('fill', gap)" :x="TAPE" :y="s.y(gap.upper_cm)" :width="column" :height="s.y(gap.lower_cm) - s.y(gap.upper_cm)" />
+        <text v-if="s.y(gap.lower_cm) - s.y(gap.upper_cm) > 22 && !phone" class="halo pencil pointer-events-none" font-size="16" :x="TAPE + 8" :y="(s.y(gap.upper_cm) + s.y(gap.lower_cm)) / 2 + 5">no horizon</text>
       </g>
       <g v-for="{ horizon: h, layer, seen } in rows" :key="h.id">
         <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
@@ -126,6 +132,6 @@ const label = computed(
     <template v-if="!phone">
       <button v-for="{ horizon: h, layer } in rows" :key="`go-${h.id}`" type="button" class="absolute right-0 key w-[136px] print:hidden" :class="h.id === profile.next_horizon_id ? 'key-main' : ''" :style="{ top: `${layer.words + 8}px` }" :aria-label="`${action(h)} ${h.designation}`" @click="$emit('texture', h)">{{ action(h) }}</button>
     </template>
-    <ul v-if="profile.gaps.length" class="sr-only"><li v-for="gap in profile.gaps" :key="gap.upper_cm">{{ gap.sentence }}</li></ul>
+    <ul v-if="profile.gaps.length"><li v-for="gap in profile.gaps" :key="gap.upper_cm"><button type="button" class="sr-only focus:not-sr-only" @click="$emit('fill', gap)">{{ gap.sentence }} Add one there</button></li></ul>
   </div>
 </template>

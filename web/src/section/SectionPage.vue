@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { forgetLists, request, useProfile, type Horizon, type Reading } from '@/api'
+import { forgetLists, request, useProfile, type Horizon, type Profile, type Reading } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import MoreMenu from '@/shared/MoreMenu.vue'
@@ -25,6 +25,7 @@ const { data: profile, error, refetch } = useProfile(id)
 const { theme, toggle } = useTheme()
 const editing = ref<Horizon | 'new' | null>(null)
 const splitting = ref<{ horizon: Horizon; cm: number } | null>(null)
+const gap = ref<Profile['gaps'][number] | null>(null)
 const details = ref(false)
 const exporting = ref(false)
 const trouble = ref('')
@@ -69,6 +70,10 @@ async function merge({ id: horizon, version }: Horizon): Promise<void> {
   editing.value = null
   await change(`/api/horizons/${horizon}/merge`, { version })
 }
+function fillGap(pressed: Profile['gaps'][number]): void {
+  gap.value = pressed
+  editing.value = 'new'
+}
 function splitFrom(horizon: Horizon): void {
   editing.value = null
   splitting.value = { horizon, cm: Math.round((horizon.upper_cm + horizon.lower_cm) / 2) }
@@ -93,7 +98,7 @@ function splitFrom(horizon: Horizon): void {
     </header>
     <main class="px-4 desk:px-6 py-3 grow flex flex-col gap-3">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" @move="move" @split="(horizon, cm) => (splitting = { horizon, cm })" />
+      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" @fill="fillGap" @move="move" @split="(horizon, cm) => (splitting = { horizon, cm })" />
       <div v-else class="grow grid place-content-center justify-items-center gap-4 text-center py-16">
         <svg viewBox="0 0 120 170" width="120" aria-hidden="true"><path d="M20 5h80v160H20z" class="undone" /><path d="M20 50h80M20 110h80" class="undone" /></svg>
         <p class="text-2xl font-extrabold">No horizon yet.</p>
@@ -111,7 +116,7 @@ function splitFrom(horizon: Horizon): void {
       </div>
       <CautionNote name="results" class="mt-auto" />
     </main>
-    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" @close="editing = null" @split="splitFrom" @merge="merge" />
+    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" :gap="gap" @close="((editing = null), (gap = null))" @split="splitFrom" @merge="merge" />
     <DetailsDialog v-if="details" :profile="profile" @close="details = false" />
     <ExportDialog v-if="exporting" of="profile" :id="profile.id" :name="profile.name" @close="exporting = false" />
     <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />

@@ -23,6 +23,9 @@ module Grittle
       NOTE = { limit: 2000 }.freeze
       MOISTURE = words("Dry", "Moist", "Wet")
       DEGREE = { "non" => "Not", "slightly" => "Slightly", "moderately" => "Moderately", "very" => "Very" }.freeze
+      PH_METHODS = { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze
+      SLAKING = { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze
+      DISPERSION = { "none" => "None", "some" => "Some", "complete" => "All of it" }.freeze
       SIZE = words("Very fine", "Fine", "Medium", "Coarse", "Very coarse")
 
       SITE = table(
@@ -97,6 +100,10 @@ group: "Life and stones"),
                                                                 group: "Life and stones"),
         field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Life and stones",
                                                             suggestions: ["ironstone nodules", "carbonate nodules", "quartz", "shale"]),
+        field("ph", "pH", :number, range: 0..14, group: "Chemistry", hint: "Several depths: take samples on the section"),
+        field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
+        field("slaking", "Crumb slakes", :choice, words: SLAKING, group: "Chemistry"),
+        field("dispersion", "Crumb's water milky", :choice, words: DISPERSION, group: "Chemistry"),
         field("effervescence", "Fizz with acid", :choice, group: "Chemistry", source: MANUAL,
               words: words("None", "Very slight", "Slight", "Strong", "Violent")),
         field("water_repellence", "Water repellence", :choice, words: words("None", "Slight", "Strong"), group: "Chemistry"),

@@ -16,16 +16,16 @@ module Grittle
       TESTS = {
         "ph" => { name: "pH", caution: "reagent", fields: table(
           Field.new("value", "pH", :number, range: Ph::RANGE),
-          Field.new("method", "Read by", :choice, words: { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze)
+          Field.new("method", "Read by", :choice, words: Fields::PH_METHODS)
         ) },
         "fizz" => { name: "Fizz with acid", caution: "acid", fields: table(
           Field.new("effervescence", "Fizz", :choice, words: Fields::HORIZON["effervescence"].words),
           Field.new("specks", "On pale specks", :flag)
         ) },
         "crumb" => { name: "Crumb in still water", caution: nil, fields: table(
-          Field.new("slaking", "Slakes", :choice, words: { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze),
+          Field.new("slaking", "Slakes", :choice, words: Fields::SLAKING),
           Field.new("swells", "Swells", :flag),
-          Field.new("dispersion", "Milky water", :choice, words: { "none" => "None", "some" => "Some", "complete" => "All of it" }.freeze),
+          Field.new("dispersion", "Milky water", :choice, words: Fields::DISPERSION),
           Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
           Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
           Field.new("suspension", "Shaken 1 to 5", :choice, words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),

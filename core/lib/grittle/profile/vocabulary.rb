@@ -16,6 +16,6 @@ module Grittle
     }.freeze
 
     # Suggestions only; a designation is free text.
-    DESIGNATIONS = %w[O A Ah Ap E Ae AE AB B Bm Bt Btg BC Cg C R].freeze
+    DESIGNATIONS = %w[O A Ah Ap E Ae Aeg AE AB B Bm Bt Btg BC C Cg Ck R].freeze
   end
 end
