@@ -59,10 +59,10 @@ const label = computed(() => pair.value.map((p) => `${p.name}: ${p.horizons.map(
       <h1 class="text-3xl leading-tight grow">Side by side</h1>
       <label v-for="side in ['left', 'right'] as const" :key="side" class="grid gap-0.5 text-base font-semibold max-w-full"><span>{{ side === 'left' ? 'Left' : 'Right' }}</span><select class="field !min-h-11 !text-lg" :value="side === 'left' ? leftId : rightId" @change="choose(side, ($event.target as HTMLSelectElement).value)"><option v-for="p in all" :key="p.id" :value="p.id">{{ p.name }}, {{ p.site.name }}</option></select></label>
     </header>
-    <main class="px-4 desk:px-6 py-3 grid gap-4 content-start grow">
+    <main class="px-4 desk:px-6 py-3 grid grid-cols-[minmax(0,1fr)] gap-4 content-start grow">
       <p v-if="all.length < 2" class="py-16 text-2xl font-extrabold text-center">Two profiles with horizons are needed.</p>
       <div v-else ref="box" :style="{ height: `${height}px` }">
-        <svg v-if="width && pair.length === 2" :width="width" :height="height" role="img" :aria-label="label">
+        <svg v-if="width && pair.length === 2" :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" class="max-w-full" role="img" :aria-label="label">
           <text x="0" y="16" font-size="16" font-weight="640">cm</text>
           <g v-for="cm in ticks" :key="cm"><path class="feint" :d="`M${TAPE} ${y(cm)}H${width}`" /><text :x="TAPE - 8" :y="y(cm) + 5" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text></g>
           <g v-for="(p, side) in pair" :key="side" :data-side="p.name">
