@@ -38,11 +38,11 @@ class Horizon < Record
   # @return [Grittle::Profile::DepthRange]
   def depths = Grittle::Profile::DepthRange.new(upper_cm.to_f, lower_cm.to_f)
 
-  # The reading that speaks for the horizon: the reported one, else the newest of soil that lay there.
+  # The reading that speaks for the horizon, of soil that lay there: the reported one, else the newest with a class, else the newest.
   # @return [Reading, nil]
   def reading
     whole = readings.reject { |reading| reading.sample.disturbed }
-    whole.find { |reading| reading.id == reported_reading_id } || whole.last
+    whole.find { |reading| reading.id == reported_reading_id } || whole.reverse.find(&:assigned) || whole.last
   end
 
   # @return [Grittle::Profile::Described]

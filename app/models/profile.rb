@@ -25,6 +25,16 @@ class Profile < Record
     key: Grittle::Keys::ALL.to_h { |key| [key::ID, key] }, curve: Grittle::Curves::ALL.to_h { |curve| [curve.id, curve] }
   }.freeze
 
+  # How many profiles of a site stand in a list of sites; a site may have hundreds.
+  LISTED = 12
+
+  # @param sites [Array<Site>]
+  # @return [ActiveRecord::Relation] the first LISTED profiles of each
+  def self.first_of(sites)
+    ranked = where(site: sites).select("id, ROW_NUMBER() OVER (PARTITION BY site_id ORDER BY id) AS place")
+    where(id: unscoped.from(ranked, :ranked).where("place <= ?", LISTED).select(:id)).order(:id)
+  end
+
   # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
   # @raise [Grittle::InvalidInput]
   def self.make(site, input)

@@ -13,18 +13,21 @@ class Work
     reading = Reading.where.missing(:assignments).order(updated_at: :desc, id: :desc).limit(RECENT).find { |left| begun?(left) }
     return new(reading: reading, horizon: reading.horizon) if reading
 
-    horizon = Profile.where.associated(:horizons).distinct.sort_by { |profile| last_touched(profile) }.reverse
-                     .filter_map(&:next_horizon).first
+    horizon = waiting.lazy.filter_map { |id| Profile.find(id).next_horizon }.first
     new(horizon: horizon) if horizon
   end
 
   # A quick reading that was opened and left untouched is no work.
   def self.begun?(reading) = reading.horizon || reading.answers.exists? || reading.ribbons.exists?
 
-  def self.last_touched(profile)
-    Reading.joins(sample: :horizon).where(horizons: { profile_id: profile.id }).maximum(:updated_at) || profile.updated_at
+  # @return [Array<Integer>] profiles with a horizon that has no class, the one that was last worked on first
+  def self.waiting
+    done = Horizon.joins(samples: { readings: :assignments }).select(:id)
+    profiles = Profile.joins(:horizons).where.not(horizons: { id: done }).distinct.pluck(:id, :updated_at)
+    touched = Reading.joins(sample: :horizon).group("horizons.profile_id").maximum(:updated_at)
+    profiles.sort_by { |id, updated_at| touched[id] || updated_at }.reverse.map(&:first)
   end
-  private_class_method :begun?, :last_touched
+  private_class_method :begun?, :waiting
 
   def initialize(horizon:, reading: nil)
     @reading = reading

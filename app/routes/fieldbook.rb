@@ -9,8 +9,16 @@ module Routes
       app.get("/api/work") { answer(work: WorkSerializer.call(Work.current)) }
 
       app.get "/api/sites" do
-        sites, page = paged(SiteSearch.new(params).sites.order(:id).includes(profiles: [:hand, :pen, WITH_READINGS]))
-        answer(sites: sites.map { |site| ProfileSerializer.site(site) }, **page)
+        sites, page = paged(SiteSearch.new(params).sites.order(:id))
+        profiles = Profile.first_of(sites.to_a).includes(:hand, :pen, :site, WITH_READINGS).group_by(&:site_id)
+        counts = Profile.where(site: sites.to_a).group(:site_id).count
+        answer(sites: sites.map { |site| ProfileSerializer.site(site, profiles[site.id] || [], count: counts[site.id] || 0) }, **page)
+      end
+
+      app.get "/api/sites/:id/profiles" do
+        site = Site.find(params[:id])
+        profiles, page = paged(site.profiles.includes(horizons: { readings: :assignments }))
+        answer(site: { id: site.id, name: site.name }, profiles: profiles.map { |profile| ProfileSerializer.line(profile) }, **page)
       end
 
       app.patch "/api/sites/:id" do

@@ -21,11 +21,21 @@ module ProfileSerializer
   end
 
   # @param site [Site]
+  # @param listed [Array<Profile>] those to show of it
   # @return [Hash] schema Site
-  def site(site)
-    profiles = site.profiles.map { |profile| call(profile, clay: false) }
+  def site(site, listed = Profile.first_of([site]), count: site.profiles.count)
+    profiles = listed.map { |profile| call(profile, clay: false) }
     { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
-      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: profiles }
+      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: profiles, profile_count: count }
+  end
+
+  # @param profile [Profile]
+  # @return [Hash] schema ProfileLine: a profile in a long list, without its horizons
+  def line(profile)
+    layers = profile.horizons
+    { id: profile.id, name: profile.name, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind), horizons: layers.size,
+      textured: layers.count { |horizon| horizon.readings.any?(&:assigned) }, depth_cm: layers.last && plain(layers.last.lower_cm),
+      designations: layers.map(&:designation).join(", ") }
   end
 
   def horizon(horizon, clay:)

@@ -122,6 +122,11 @@ RSpec.describe "what is described" do
     expect(shown["questions"].map { |one| one["question"] }).to include "readings_apart"
     chosen = api_patch("/api/horizons/#{horizon.id}", { version: 0, reported_reading_id: readings.first["id"] })
     expect(chosen["horizons"].last["reading"]["id"]).to eq readings.first["id"]
+    again = begin_reading(horizon)
+    expect(api_get("/api/profiles/#{profile.id}")["horizons"].last).to include("reading" => include("id" => readings.first["id"]))
+    api_patch("/api/horizons/#{horizon.id}", { version: 1, reported_reading_id: nil })
+    shown = api_get("/api/profiles/#{profile.id}")["horizons"].last
+    expect([shown["reading"]["id"], shown["readings"].last["id"]]).to eq [readings.last["id"], again["id"]]
     expect(api_patch("/api/horizons/#{profile.horizons.first.id}", { version: 0, reported_reading_id: readings.first["id"] }))
       .to be_refused(422, "/reported_reading_id", /not of E/)
   end

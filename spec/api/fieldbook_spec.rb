@@ -73,6 +73,21 @@ RSpec.describe "the fieldbook" do
     expect(api_get("/api/sites?page=9")["sites"]).to be_empty
   end
 
+  it "lists the first profiles of a site that has many, and all of them a line each" do
+    site = Site.make(name: "Grid")
+    profiles = Array.new(60) { |number| Profile.make(site, { name: "G#{number}", kind: "probe" }) }
+    Horizon.make(profiles.last, designation: "A", upper_cm: 0, lower_cm: 25)
+    other = profile_with(["A", 0, 20])
+    listed = api_get("/api/sites")["sites"]
+    expect(listed.map { |one| [one["profile_count"], one["profiles"].size] }).to eq [[60, 12], [1, 1]]
+    expect(listed.first["profiles"].map { |one| one["name"] }).to eq(Array.new(12) { |number| "G#{number}" })
+    expect(listed.last["profiles"].first["id"]).to eq other.id
+    lines = api_get("/api/sites/#{site.id}/profiles?page=2")
+    expect(lines).to include("total" => 60, "pages" => 2, "site" => { "id" => site.id, "name" => "Grid" })
+    expect(lines["profiles"].last).to include("name" => "G59", "horizons" => 1, "textured" => 0, "depth_cm" => 25, "designations" => "A")
+    expect(api_get("/api/work")["work"]["title"]).to eq "Slope 1, A"
+  end
+
   it "changes a profile's method for readings to come, and leaves those there are" do
     profile = profile_with(["A", 0, 20], ["B", 20, 40])
     before = begin_reading(profile.horizons.first)

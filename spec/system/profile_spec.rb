@@ -130,7 +130,12 @@ RSpec.describe "A profile" do
     expect(axe_violations).to be_empty
     visit "/profiles/#{Profile.find_by!(name: 'Tare 1').id}"
     expect(page).to have_text("clay, by Ilka")
-    click_button "Report this one"
+    click_button "Change E, 18 to 32 cm"
+    click_button "Another reading"
+    expect(step_now).to have_text("Prepare")
+    expect(Horizon.find_by!(designation: "E").readings.size).to eq 2
+    visit "/profiles/#{Profile.find_by!(name: 'Tare 1').id}"
+    find("li", text: "clay, by Ilka").click_button "Report this one"
     expect(page).to have_css("[data-horizon='BC']", text: "clay")
     expect(page).to have_text("reported")
     expect(page).to have_css("[data-origin='moved_down']", text: "consistent with clay moved down")

@@ -5,6 +5,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'fieldbook', component: () => import('./fieldbook/FieldbookPage.vue'), meta: { title: 'Fieldbook' } },
     { path: '/profiles/:id(\\d+)', name: 'section', component: () => import('./section/SectionPage.vue'), meta: { title: 'Section' } },
+    { path: '/sites/:id(\\d+)', name: 'site', component: () => import('./fieldbook/SitePage.vue'), props: ({ params }) => ({ id: Number(params.id) }), meta: { title: 'Site' } },
     { path: '/profiles/:id(\\d+)/table', name: 'table', component: () => import('./section/TablePage.vue'), props: ({ params }) => ({ id: Number(params.id) }), meta: { title: 'Table of horizons' } },
     { path: '/profiles/:id(\\d+)/horizons/:horizon(\\d+)', name: 'card', component: () => import('./section/CardPage.vue'), props: ({ params }) => ({ id: Number(params.id), horizonId: Number(params.horizon) }), meta: { title: 'Horizon' } },
     { path: '/compare', name: 'compare', component: () => import('./compare/ComparePage.vue'), meta: { title: 'Side by side' } },

@@ -12,11 +12,13 @@ import PageState from '@/shared/PageState.vue'
 const route = useRoute()
 const router = useRouter()
 const sites = useQuery(sitesQuery(1))
-const all = computed(() => (sites.data.value?.sites ?? []).flatMap((site) => site.profiles.filter(({ horizons }) => horizons.length)))
-const leftId = computed(() => Number(route.query.left) || all.value[0]?.id || 0)
-const rightId = computed(() => Number(route.query.right) || all.value.find(({ id }) => id !== leftId.value)?.id || 0)
+const listed = computed(() => (sites.data.value?.sites ?? []).flatMap((site) => site.profiles.filter(({ horizons }) => horizons.length)))
+const leftId = computed(() => Number(route.query.left) || listed.value[0]?.id || 0)
+const rightId = computed(() => Number(route.query.right) || listed.value.find(({ id }) => id !== leftId.value)?.id || 0)
 const left = useProfile(leftId)
 const right = useProfile(rightId)
+// One that was asked for may be further down a long site than the list goes.
+const all = computed(() => [...listed.value, ...[left.data.value, right.data.value].filter((one): one is Profile => !!one && !listed.value.some(({ id }) => id === one.id))])
 const beside = useQuery(
   computed(() => ({
     queryKey: ['profile', 'beside', leftId.value, rightId.value],

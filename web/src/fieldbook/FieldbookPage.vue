@@ -28,6 +28,8 @@ const list = computed(() => sites.data.value?.sites ?? [])
 const profiles = computed(() => list.value.flatMap((site) => site.profiles))
 const horizons = computed(() => profiles.value.flatMap((profile) => profile.horizons))
 const textured = computed(() => horizons.value.filter(({ reading }) => reading?.assigned).length)
+// A site with many profiles lists its first; horizons are counted where all are listed.
+const inAll = computed(() => list.value.reduce((sum, { profile_count }) => sum + profile_count, 0))
 const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`
 
 const siteDialog = ref<Site | 'new' | null>(null)
@@ -82,7 +84,7 @@ function addProfile(site: Site): void {
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
           <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
-          <p class="text-pencil mt-1.5">{{ list.length ? `${count(sites.data.value.total, 'site')}, ${count(profiles.length, 'profile')}, ${textured} of ${count(horizons.length, 'horizon')} textured` : 'No site yet' }}</p>
+          <p class="text-pencil mt-1.5">{{ list.length ? `${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}` : 'No site yet' }}</p>
         </div>
         <div class="flex flex-wrap gap-2">
           <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Carry out</button>

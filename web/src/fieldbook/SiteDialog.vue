@@ -67,6 +67,7 @@ async function locate(): Promise<void> {
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit" :disabled="saving">{{ site ? 'Save' : 'Add the site' }}</button>
         <button v-if="site" class="key" type="button" @click="$emit('addProfile', site)">Add a profile</button>
+        <RouterLink v-if="site" class="key" :to="`/sites/${site.id}`">All its profiles</RouterLink>
         <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download>Package of this site</a>
       </div>
     </form>

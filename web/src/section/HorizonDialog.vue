@@ -9,7 +9,7 @@ import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
 const props = defineProps<{ profile: Profile; horizon: Horizon | null; plain?: boolean; gap?: { upper_cm: number; lower_cm: number } | null }>()
-const emit = defineEmits<{ close: []; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
+const emit = defineEmits<{ close: []; again: [horizon: Horizon]; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
 const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
 const deepest = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
@@ -67,6 +67,7 @@ async function save(another: boolean): Promise<void> {
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
         <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe it</RouterLink>
+        <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">Another reading</button>
         <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
         <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">Merge with {{ below.designation }}</button>
       </div>

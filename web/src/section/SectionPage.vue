@@ -43,8 +43,8 @@ const menu = computed(() => [
   { name: theme.value === 'dusk' ? 'Light' : 'Dusk', act: toggle },
 ])
 
-async function texture(horizon: Horizon): Promise<void> {
-  if (horizon.reading) return void router.push(`/readings/${horizon.reading.id}`)
+const texture = (horizon: Horizon) => (horizon.reading ? void router.push(`/readings/${horizon.reading.id}`) : void begin(horizon))
+async function begin(horizon: Horizon): Promise<void> {
   trouble.value = ''
   try {
     const begun = await request<Reading>('POST', '/api/readings', { horizon_id: horizon.id })
@@ -116,7 +116,7 @@ function splitFrom(horizon: Horizon): void {
       </div>
       <CautionNote name="results" class="mt-auto" />
     </main>
-    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" :gap="gap" @close="((editing = null), (gap = null))" @split="splitFrom" @merge="merge" />
+    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" :gap="gap" @close="((editing = null), (gap = null))" @split="splitFrom" @merge="merge" @again="begin" />
     <DetailsDialog v-if="details" :profile="profile" @close="details = false" />
     <ExportDialog v-if="exporting" of="profile" :id="profile.id" :name="profile.name" @close="exporting = false" />
     <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />
