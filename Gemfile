@@ -22,6 +22,7 @@ gem "zip_kit", "~> 6.3"
 group :test do
   gem "capybara", "~> 3.40"
   gem "database_cleaner-active_record", "~> 2.2"
+  gem "json_schemer", "~> 2.3"
   gem "pdf-reader", "~> 2.12"
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "json_schemer"
 require "nokogiri"
 
 RSpec.describe "the fieldbook on its way out and in" do
@@ -103,6 +104,24 @@ RSpec.describe "the fieldbook on its way out and in" do
         expect(rows.headers).to eq(resource["schema"]["fields"].map { |field| field["name"] })
       end
       expect(CSV.parse(files["horizons.csv"], headers: true).map { |row| row["texture"] }).to include "clay", "sandy loam"
+    end
+
+    it "writes JSON that its published schema takes, and would not take otherwise" do
+      schema = JSONSchemer.schema(JSON.parse(File.read(File.expand_path("../../docs/exchange-schema.json", __dir__))), format: true)
+      book = JSON.parse(export("json"))
+      expect(schema.validate(book).map { |error| error["error"] }).to eq []
+      book["horizons"].first["roots"] = "lots"
+      book["sites"].first["taste"] = 1
+      expect(schema.validate(book).map { |error| error["data_pointer"] }).to contain_exactly("/horizons/0/roots", "/sites/0/taste")
+    end
+
+    it "names the keys and links of the package by tables that are there" do
+      resources = JSON.parse(sheets(export("package"))["datapackage.json"])["resources"].to_h { |one| [one["name"], one["schema"]] }
+      resources.each_value do |schema|
+        names = schema["fields"].map { |field| field["name"] }
+        expect(names).to include(schema["primaryKey"], *schema["foreignKeys"].map { |link| link["fields"] })
+        expect(schema["foreignKeys"].map { |link| link.dig("reference", "resource") } - resources.keys).to be_empty
+      end
     end
 
     it "exports one profile without the others" do

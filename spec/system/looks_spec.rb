@@ -11,8 +11,10 @@ RSpec.describe "Every place" do
     { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
       "the schools" => "/readings/#{more}/schools",
-      "the table" => "/profiles/#{tare}/table", "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
-      "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "taking in" => "/import", "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
+      "the table" => "/profiles/#{tare}/table",
+      "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
+      "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "taking in" => "/import",
+      "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 
   [Browser::DESK, Browser::PHONE].product(%w[paper dusk]).each do |size, theme|

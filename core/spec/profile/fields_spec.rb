@@ -45,4 +45,30 @@ RSpec.describe Grittle::Profile::Fields do
       good ? expect(read.call["date"]).to(eq(day)) : expect(&read).to(raise_error(Grittle::InvalidInput))
     end
   end
+
+  it "takes back every word it offers, by value and by name" do
+    described_class::ALL.each do |kind, fields|
+      fields.values.select(&:words).each do |field|
+        field.words.each do |value, name|
+          expect([value, name, name.upcase].map { |typed| described_class.read(kind, field.name => typed)[field.name] }.uniq).to eq [value]
+          expect(field.say(value)).to eq name
+        end
+      end
+    end
+  end
+
+  { ["fell_in", true] => "yes", ["fragments_percent", 12.5] => "12.5 %", ["moist_colour", "10YR 4/3"] => "10YR 4/3",
+%w[roots many] => "Many" }
+    .each do |(name, value), said|
+    it("says #{name} as #{said}") { expect(described_class::HORIZON[name].say(value)).to eq said }
+  end
+
+  it "knows another material by its flag or its number, and an organic layer by its letter" do
+    said = lambda do |name, seen = {}|
+      layer = Grittle::Profile::Described.new(designation: name, depths: nil, seen: seen)
+      [layer.other_material?, layer.organic?]
+    end
+    expect([said["2C"], said["C"], said["B", { "discontinuity" => true }], said["O"], said["2Oa"], said["Bo"]])
+      .to eq [[true, false], [false, false], [true, false], [false, true], [true, true], [false, false]]
+  end
 end
