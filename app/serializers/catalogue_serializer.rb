@@ -39,7 +39,7 @@ module CatalogueSerializer
       fields: Grittle::Profile::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Profile::Fields::SAMPLE_KINDS),
       companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
-        { name: name, title: test[:name], caution: test[:caution], fields: test[:fields].values.map(&:to_h) }
+        { name: name, title: test[:name], how: test[:how], caution: test[:caution], fields: test[:fields].values.map(&:to_h) }
       end,
       ruler_plane: Grittle::RibbonOnPhoto::PLANE, click_px: Grittle::RibbonOnPhoto::CLICK_PX
     }

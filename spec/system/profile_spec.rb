@@ -108,7 +108,7 @@ RSpec.describe "A profile" do
     click_button "Take 5 samples"
     expect(page).to have_css("[data-sample]", count: 5).and have_css("[data-ph='7.5']")
     expect(all("[data-sample]").map { |row| row.text[/in [AB]/] }).to eq ["in A", "in A", "in B", "in B", "in B"]
-    click_button "Look at the sample from 50 cm"
+    click_button "Test the sample from 50 cm"
     choose_radio "Fizz with acid"
     expect(page).to have_css("[data-caution='acid']", text: "goggles and gloves")
     select "Violent", from: "Fizz"

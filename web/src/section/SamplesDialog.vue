@@ -62,9 +62,11 @@ async function save(): Promise<void> {
         <ChoiceField v-model="kind" label="What was taken" :options="words.sample_kinds" />
       </template>
       <ChoiceField v-model="test" label="What was looked at" :options="tests" />
+      <p v-if="chosen" class="leading-snug">{{ chosen.how }}</p>
       <CautionNote v-if="chosen?.caution" :name="chosen.caution" />
       <div v-if="shared.length" class="grid desk:grid-cols-2 gap-3 items-start"><FieldInput v-for="f in shared" :key="f.name" :model-value="common[f.name] ?? ''" :field="f" :error="wrong(0, f.name)" @update:model-value="common = { ...common, [f.name]: $event }" /></div>
-      <fieldset v-for="(line, i) in chosen ? lines : []" :key="line.text" class="border-t-[1.5px] border-ink pt-2">
+      <div v-if="single.length === 1" class="grid desk:grid-cols-3 gap-3 items-start"><FieldInput v-for="(line, i) in lines" :key="line.text" :model-value="of(line.text)[single[0]!.name] ?? ''" :field="{ ...single[0]!, label: sample ? single[0]!.label : `${single[0]!.label} at ${line.text} cm` }" :error="wrong(i, single[0]!.name)" @update:model-value="found[line.text] = { ...of(line.text), [single[0]!.name]: $event }" /></div>
+      <fieldset v-for="(line, i) in single.length > 1 ? lines : []" :key="line.text" class="border-t-[1.5px] border-ink pt-2">
         <legend class="font-extrabold">{{ line.text }}{{ sample ? '' : ' cm' }}</legend>
         <div class="grid desk:grid-cols-2 gap-3 items-start"><FieldInput v-for="f in single" :key="f.name" :model-value="of(line.text)[f.name] ?? ''" :field="{ ...f, label: sample ? f.label : `${f.label} at ${line.text} cm` }" :error="wrong(i, f.name)" @update:model-value="found[line.text] = { ...of(line.text), [f.name]: $event }" /></div>
       </fieldset>

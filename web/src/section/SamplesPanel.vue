@@ -45,7 +45,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
         <b>{{ s.depth }}</b>
         <p class="leading-snug"><span class="text-pencil">{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon' }}{{ s.label ? `, ${s.label}` : '' }}.</span> <template v-for="f in s.findings" :key="f.test">{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>. </template><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span><span v-if="s.disturbed" class="font-semibold text-iron">{{ DISTURBED[s.disturbed] }}.</span></p>
         <div class="flex flex-wrap gap-2 print:hidden">
-          <button type="button" class="key key-desk" @click="looking = s">Look<span class="sr-only"> at the sample from {{ s.depth }}</span></button>
+          <button type="button" class="key key-desk" @click="looking = s">Test<span class="sr-only"> the sample from {{ s.depth }}</span></button>
           <button type="button" class="key key-desk" @click="texture(s)">{{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span></button>
           <select class="field !min-h-11 !text-lg !w-auto" :aria-label="`Condition of the sample from ${s.depth}`" :value="conditionOf(s)" @change="setCondition(s, ($event.target as HTMLSelectElement).value)"><option v-for="c in conditions()" :key="c.value" :value="c.value">{{ c.name }}</option></select>
           <button v-if="!s.readings.length" type="button" class="key key-desk" :aria-label="`Take the sample from ${s.depth} away`" @click="remove(s)">✕</button>

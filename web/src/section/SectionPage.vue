@@ -85,11 +85,11 @@ function splitFrom(horizon: Horizon): void {
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 desk:h-[78px] flex flex-wrap items-center gap-x-6 gap-y-2">
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline pr-2">‹ Fieldbook</RouterLink>
-      <div class="min-w-0 grow">
+      <div class="min-w-0 grow desk:basis-0">
         <h1 class="text-3xl leading-tight truncate">{{ profile.name }}</h1>
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
-      <div class="flex flex-wrap gap-1.5 print:hidden">
+      <div class="flex max-desk:flex-wrap shrink-0 max-w-full gap-1.5 print:hidden">
         <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">Undo: {{ profile.undo }}</button>
         <button type="button" class="key px-3" @click="editing = 'new'">Add horizon</button>
         <button type="button" class="key px-3" @click="details = true">Describe</button>

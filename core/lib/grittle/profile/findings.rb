@@ -12,28 +12,30 @@ module Grittle
       def self.table(*fields) = fields.to_h { |field| [field.name, field] }.freeze
       private_class_method :table
 
-      # test => its name, the caution at its step, and its parts; the first part is needed
+      PH = table(Field.new("value", "pH", :number, range: Ph::RANGE), Field.new("method", "Read by", :choice, words: Fields::PH_METHODS))
+      FIZZ = table(Field.new("effervescence", "Fizz", :choice, words: Fields::HORIZON["effervescence"].words),
+                   Field.new("specks", "On pale specks", :flag))
+      CRUMB = table(
+        Field.new("slaking", "Slakes", :choice, words: Fields::SLAKING),
+        Field.new("swells", "Swells", :flag),
+        Field.new("dispersion", "Milky water", :choice, words: Fields::DISPERSION),
+        Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
+        Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
+        Field.new("suspension", "Shaken 1 to 5", :choice, words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),
+        Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
+        Field.new("water", "Water", :choice, words: WATERS),
+        Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
+        Field.new("air_dry", "Air-dry", :flag)
+      )
+      # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is needed
       TESTS = {
-        "ph" => { name: "pH", caution: "reagent", fields: table(
-          Field.new("value", "pH", :number, range: Ph::RANGE),
-          Field.new("method", "Read by", :choice, words: Fields::PH_METHODS)
-        ) },
-        "fizz" => { name: "Fizz with acid", caution: "acid", fields: table(
-          Field.new("effervescence", "Fizz", :choice, words: Fields::HORIZON["effervescence"].words),
-          Field.new("specks", "On pale specks", :flag)
-        ) },
-        "crumb" => { name: "Crumb in still water", caution: nil, fields: table(
-          Field.new("slaking", "Slakes", :choice, words: Fields::SLAKING),
-          Field.new("swells", "Swells", :flag),
-          Field.new("dispersion", "Milky water", :choice, words: Fields::DISPERSION),
-          Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
-          Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
-          Field.new("suspension", "Shaken 1 to 5", :choice, words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),
-          Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
-          Field.new("water", "Water", :choice, words: WATERS),
-          Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
-          Field.new("air_dry", "Air-dry", :flag)
-        ) }
+        "ph" => { name: "pH", caution: "reagent", fields: PH,
+                  how: "Wet a crumb on the plate with the drops, dust it, and read the card after its time." },
+        "fizz" => { name: "Fizz with acid", caution: "acid", fields: FIZZ,
+                    how: "One drop on a crumb, and one on pale specks: look and listen." },
+        "crumb" => { name: "Crumb in still water", caution: nil, fields: CRUMB,
+                     how: "Lay an air-dry crumb of 5 to 10 mm into still rain or distilled water, never poured on; look at 5 min, " \
+                          "10 min, 2 h and 20 h." }
       }.each_value(&:freeze).freeze
       CRUMB_STEPS = %w[swells dispersion remoulded_disperses carbonate_or_gypsum suspension].freeze
 
