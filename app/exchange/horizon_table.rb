@@ -9,6 +9,8 @@ module Exchange
     SHOWN_ROWS = 5
     SEPARATORS = [",", ";", "\t", "|"].freeze
     CM_PER = COLUMNS::DEPTH_UNITS
+    DEPTHS = COLUMNS::DEPTHS
+    LONGEST_NAME = 120
     # The class of a row that came without a reading.
     REASON = "Imported without its reading."
 
@@ -19,13 +21,12 @@ module Exchange
     # @raise [Unreadable]
     def initialize(text, name:)
       @name = name
-      @headings, *@rows = parse(readable(text))
+      (_, @headings), *@rows = parse(readable(text))
       raise Unreadable, "The file has no row below its headings." if @rows.empty?
       raise Unreadable, "The file has more than #{MOST_ROWS} rows. Take it in parts." if @rows.size > MOST_ROWS
 
       guesses = COLUMNS.guess(@headings)
-      @guessed_unit = guesses.filter_map(&:unit).first || "cm"
-      map(guesses.map(&:target), unit: @guessed_unit)
+      map(guesses.map(&:target), unit: guesses.filter_map(&:unit).first || "cm")
     end
 
     # @param targets [Array<String, nil>] what each column is: a name of Columns::NAMES, or nil to leave it out
@@ -51,7 +52,7 @@ module Exchange
     end
 
     # @return [Array<Array<String>>]
-    def first_rows = @rows.first(SHOWN_ROWS)
+    def first_rows = @rows.first(SHOWN_ROWS).map(&:last)
 
     # @yield after each row that is kept
     def take_in
@@ -75,10 +76,12 @@ module Exchange
       raise Unreadable, "This is no text file."
     end
 
+    # @return [Array<Array>] the row's number as a spreadsheet counts, and its cells; empty rows are left out
     def parse(text)
       separator = SEPARATORS.max_by { |one| text.lines.first.to_s.count(one) }
       rows = CSV.parse(text, col_sep: separator, liberal_parsing: true).map { |row| row.map { |cell| cell.to_s.strip } }
-      rows.reject { |row| row.all?(&:empty?) }.then { |found| found.empty? ? raise(Unreadable, "The file is empty.") : found }
+      numbered = rows.each.with_index(1).map { |row, number| [number, row] }.reject { |_, row| row.all?(&:empty?) }
+      numbered.empty? ? raise(Unreadable, "The file is empty.") : numbered
     rescue CSV::MalformedCSVError => e
       raise Unreadable, "The file is no CSV table: line #{e.line_number} cannot be read."
     end
@@ -87,21 +90,19 @@ module Exchange
       @problems = Problems.new
       DEPTHS.each { |depth| @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES[depth]}.") unless targets.include?(depth) }
       @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES['designation']}.") unless targets.include?("designation")
-      @layers = @problems.empty? ? @rows.each_with_index.map { |row, place| layer(row, place) } : []
+      @layers = @problems.empty? ? @rows.map { |number, row| layer(row, number) } : []
       overlaps
     end
-    DEPTHS = COLUMNS::DEPTHS
-    private_constant :DEPTHS
 
-    # The line of the file, the headings being the first.
-    def place(index) = "row #{index + 2}"
+    def place(number) = "row #{number}"
 
-    def layer(row, index)
+    def layer(row, number)
       cells = targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
-      found = Gathered.new(place(index), @problems)
+      found = Gathered.new(place(number), @problems)
       attributes = attributes(cells, found)
       code = found.read { grade(cells["texture"]) } if cells["texture"]
-      { site: cells["site"] || @name, profile: cells["profile"] || @name, attributes: attributes, code: code, index: index } if found.good?
+      names = %w[site profile].to_h { |kind| [kind.to_sym, found.read { short(kind, cells[kind] || @name) }] }
+      { **names, attributes: attributes, code: code, number: number } if found.good?
     end
 
     def attributes(cells, found)
@@ -121,6 +122,10 @@ module Exchange
       refuse(name, "#{said} is missing.") if cell.nil?
       number = Grittle::Profile::Field.number(cell) || refuse(name, "#{said} is a number of #{unit}, not “#{cell}”.")
       COLUMNS.to_cm(number, unit)
+    end
+
+    def short(kind, name)
+      name.length <= LONGEST_NAME ? name : refuse(kind, "The name of a #{kind} has at most #{LONGEST_NAME} characters.")
     end
 
     def designation(cell)
@@ -149,8 +154,8 @@ module Exchange
         layers.sort_by { |layer| layer[:attributes][:upper_cm] }.each_cons(2) do |above, below|
           next unless below[:attributes][:upper_cm] < above[:attributes][:lower_cm]
 
-          @problems.add(place(below[:index]), "#{below[:attributes][:designation]} overlaps #{above[:attributes][:designation]} " \
-                                              "of #{place(above[:index])} in #{below[:profile]}.")
+          @problems.add(place(below[:number]), "#{below[:attributes][:designation]} overlaps #{above[:attributes][:designation]} " \
+                                               "of #{place(above[:number])} in #{below[:profile]}.")
         end
       end
     end

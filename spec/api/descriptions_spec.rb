@@ -109,6 +109,19 @@ RSpec.describe "what is described" do
     end
   end
 
+  it "names the form of an Australian profile, and what an assigned class and the clay written down do not share" do
+    australian = profile_with(["A1", 0, 20], ["B2", 20, 60], key: "field_grades")
+    api_patch("/api/horizons/#{australian.horizons.first.id}", { version: 0, boundary: "sharp" })
+    { "SL" => 15, "MC" => 20 }.each_with_index do |(code, clay), place|
+      reading = give(begin_reading(australian.horizons[place]), clay_estimate: { percent: clay })
+      assign(reading, code, reason: "As seen")
+    end
+    shown = api_get("/api/profiles/#{australian.id}")
+    expect(shown["form"]).to include("form" => "duplex")
+    expect(shown["questions"].map { |one| one.values_at("question", "designation") }).to include %w[clay_outside B2]
+    expect(api_get("/api/profiles/#{profile.id}")["form"]).to be_nil
+  end
+
   it "reports the reading that is chosen, and says by how many classes the others differ" do
     horizon = profile.horizons.last
     readings = [[80, "C"], [15, "L"]].map do |mm, code|

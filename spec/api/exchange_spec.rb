@@ -195,6 +195,13 @@ RSpec.describe "the fieldbook on its way out and in" do
       expect(Horizon.count).to eq 0
     end
 
+    it "counts rows as the spreadsheet does, empty ones too, and takes no name that is too long" do
+      sent = send_file("pit;horizon;top;bottom\n;;;\nA;Ap;0;x\n#{'P' * 121};Ap;0;30\n")
+      expect(sent["problems"].map { |one| one.values_at("place", "sentence") }).to match [
+        ["row 3", "Lower depth is a number of cm, not “x”."], ["row 4", /name of a profile has at most 120/]
+      ]
+    end
+
     it "names overlaps within one profile" do
       expect(send_file("pit,horizon,top,bottom\nA,Ap,0,20\nB,Ap,0,30\nA,Bt,15,40\n")["problems"])
         .to eq [{ "place" => "row 4", "sentence" => "Bt overlaps Ap of row 2 in A." }]

@@ -16,6 +16,7 @@ RSpec.describe Grittle::Profile::Findings do
     [{ "slaking" => "not", "swells" => true }] => "crumb class 7",
     [{ "slaking" => "fully" }, { "dispersion" => "complete" }] => /class 1.*dispersive/,
     [{ "slaking" => "a_little", "dispersion" => "some" }, { "dispersion" => "none" }, { "remoulded_disperses" => true }] => "crumb class 3",
+    [{ "dispersion" => "some" }] => "crumb in water, still open: slakes",
     [{ "slaking" => "fully", "dispersion" => "none" }] => "crumb in water, still open: remoulded, it disperses"
   }.each do |looks, said|
     it("gathers #{looks} to “#{said}”") { expect(described_class.say("crumb", described_class.standing(looks))).to match said }

@@ -83,7 +83,7 @@ module Grittle
       end
 
       def say_crumb(test)
-        return "crumb in water, still open: #{TESTS['crumb'][:fields].fetch(test.next_step)&.label&.downcase}" unless test.number
+        return "crumb in water, still open: #{CRUMB.fetch(test.next_step, CRUMB['slaking']).label.downcase}" unless test.number
 
         "crumb class #{test.number}#{', dispersive: a warning for dams, tunnels and effluent' if test.dispersive?}"
       end
