@@ -11,7 +11,11 @@ module Exchange
     # Text packs to a tenth, perhaps a fiftieth; what unfolds to more is made to fill a disk.
     MOST_RATIO = 120
     RATIO_FROM_BYTES = 5 * 1024 * 1024
-    PIECE = 256 * 1024
+    # Bytes of packed text at a time: they may unfold to a thousand times as much before anything is counted.
+    PIECE = 16 * 1024
+    DAMAGED = "The ZIP is damaged or cut off."
+    UNREADABLE = [ZipKit::FileReader::ReadError, ZipKit::FileReader::MissingEOCD, ZipKit::FileReader::LocalHeaderPending,
+                  ZipKit::FileReader::UnsupportedFeature, Zlib::Error, EOFError, RangeError].freeze
 
     # @param bytes [String]
     # @raise [Unreadable]
@@ -21,8 +25,8 @@ module Exchange
       @left = MOST_BYTES
       @entries = ZipKit::FileReader.read_zip_structure(io: @io)
       refuse("The ZIP holds more than #{MOST_FILES} files.") if @entries.size > MOST_FILES
-    rescue ZipKit::FileReader::ReadError, ZipKit::FileReader::InvalidStructure, ZipKit::FileReader::MissingEOCD, EOFError, RangeError
-      refuse("The ZIP is damaged or cut off.")
+    rescue *UNREADABLE
+      refuse(DAMAGED)
     end
 
     # @return [Array<String>]
@@ -36,12 +40,13 @@ module Exchange
       text = +"".b
       extractor = entry.extractor_from(@io)
       until extractor.eof?
-        text << extractor.extract(PIECE).to_s
+        text << (extractor.extract(PIECE) || refuse(DAMAGED)) # nothing left, though it is not whole
         check(text.bytesize, entry)
       end
+      refuse(DAMAGED) unless Zlib.crc32(text) == entry.crc32
       @left -= text.bytesize
       text
-    rescue ZipKit::FileReader::UnsupportedFeature, Zlib::Error
+    rescue *UNREADABLE
       refuse("#{name} in the ZIP cannot be unpacked.")
     end
 

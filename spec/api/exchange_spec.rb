@@ -225,6 +225,21 @@ RSpec.describe "the fieldbook on its way out and in" do
       expect(Dir.glob(File.join(Files::ROOT, "**", "*evil*"))).to be_empty
     end
 
+    it "does not wait for the rest of a file that is cut off inside the ZIP, nor take one that was changed" do
+      io = StringIO.new
+      packed = Zlib::Deflate.new(nil, -Zlib::MAX_WBITS).deflate("{" * 500, Zlib::SYNC_FLUSH)
+      ZipKit::Streamer.open(io) do |out|
+        out.add_deflated_entry(filename: "datapackage.json", compressed_size: packed.bytesize, uncompressed_size: 500, crc32: 0)
+        out << packed
+      end
+      expect(send_file(io.string)).to be_refused(422, "/file", /damaged or cut off/)
+      whole = zip("datapackage.json" => JSON.generate(Exchange::Package.descriptor), "sites.csv" => "id,name\n1,Kame\n")
+      stored = StringIO.new
+      ZipKit::Streamer.open(stored) { |out| out.write_stored_file("datapackage.json") { |sink| sink << JSON.generate(Exchange::Package.descriptor) } }
+      expect(send_file(stored.string.sub("Pieces of land", "Pieces of sand"))).to be_refused(422, "/file", /damaged or cut off/)
+      expect(send_file(whole)["problems"]).to eq []
+    end
+
     {
       "a cut ZIP" => ["PK\x03\x04 and no more", /damaged or cut off/], "an empty file" => ["", /empty/],
       "a program" => ["MZ\0\0\0", /no text file/], "other JSON" => ['{"a": 1}', /neither a Grittle fieldbook/],
