@@ -40,7 +40,7 @@ async function locate(): Promise<void> {
     const here = await request<Schemas['Position']>('POST', '/api/positions/here', {})
     described.value = { ...described.value, latitude: String(here.latitude), longitude: String(here.longitude), accuracy_m: String(here.accuracy_m ?? ''), elevation_m: String(here.elevation_m ?? '') }
     form.value.position = ''
-    said.value = `${here.text}: ${here.fixes} fixes, spread ${here.accuracy_m} m${here.refused ? `, ${here.refused} damaged sentences refused` : ''}.`
+    said.value = `${here.text}: ${here.fixes} fixes, spread ${here.accuracy_m} m${here.refused ? `, ${here.refused} damaged ${here.refused === 1 ? 'sentence' : 'sentences'} refused` : ''}.`
   } catch (error) {
     said.value = ''
     trouble.value = (error as Error).message
