@@ -39,7 +39,10 @@ module Exchange
       bad(text, column, "JSON")
     end
 
+    # @return [String] the text as no spreadsheet takes it for a formula
     def guard(text) = text.match?(FORMULA) ? "'#{text}" : text
+
+    # @return [String] the text as it was
     def unguard(text) = text.start_with?("'") && text[1..].match?(FORMULA) ? text[1..] : text
 
     def integer(text, column) = text.match?(/\A\d{1,18}\z/) ? text.to_i : bad(text, column, "a whole number")

@@ -28,15 +28,20 @@ module Exchange
         %(<rect #{size} fill="#ffffff"/>#{parts.flatten.join("\n")}</svg>\n)
     end
 
+    # Places and sizes in px, colours as in CSS.
+    # @return [String] an element
     def rect(x, y, width, height, fill: "none", stroke: "none", line: 1, dash: nil)
       %(<rect x="#{n(x)}" y="#{n(y)}" width="#{n(width)}" height="#{n(height)}" fill="#{fill}" ) +
         %(stroke="#{stroke}" stroke-width="#{line}"#{dashes(dash)}/>)
     end
 
+    # @param d [String] as SVG has it
+    # @return [String] an element
     def path(d, stroke: INK, fill: "none", line: 1, dash: nil)
       %(<path d="#{d}" fill="#{fill}" stroke="#{stroke}" stroke-width="#{line}"#{dashes(dash)}/>)
     end
 
+    # @return [String] an element
     def text(x, y, said, size: 14, bold: false, anchor: "start", fill: INK)
       %(<text x="#{n(x)}" y="#{n(y)}" font-family="#{FONT}" font-size="#{size}" font-weight="#{bold ? 700 : 400}" ) +
         %(text-anchor="#{anchor}" fill="#{fill}">#{escape(said)}</text>)
@@ -74,6 +79,8 @@ module Exchange
     end
 
     def dashes(dash) = dash ? %( stroke-dasharray="#{dash}") : ""
+
+    # @return [String] a number to a tenth: enough for a drawing, and shorter
     def n(number) = number.to_f.round(1).to_s.delete_suffix(".0")
     def escape(text) = CGI.escapeHTML(text.to_s)
     private_class_method :clay_lines, :marks, :dashes, :escape

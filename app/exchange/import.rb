@@ -59,6 +59,7 @@ module Exchange
       Thread.new { take_in }
     end
 
+    # In the caller's own thread: all of it in one transaction.
     def take_in
       ActiveRecord::Base.connection_pool.with_connection do
         ActiveRecord::Base.transaction { source.take_in { @done += 1 } }
@@ -71,6 +72,7 @@ module Exchange
       @state = "failed"
     end
 
+    # @return [Boolean] whether nobody comes back for it
     def over? = now - @opened_at > KEPT_FOR
 
     private

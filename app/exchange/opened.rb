@@ -86,5 +86,6 @@ module Exchange
     def title(name) = File.basename(name.to_s.tr("\\", "/"), ".*").gsub(/[^\p{L}\p{N} ._()-]/, "")[0, 100].presence || "Imported"
 
     def refuse(sentence) = raise(Unreadable, sentence)
+    private_class_method :package, :rows, :json, :book, :list, :parse, :check_version, :refuse
   end
 end

@@ -32,7 +32,10 @@ module Exchange
       nil
     end
 
+    # @return [Boolean]
     def empty? = @count.zero?
+
+    # @return [Array<Hash>] those that are named
     def to_a = @named
   end
 end

@@ -29,6 +29,7 @@ module Exchange
       @ids = ids
     end
 
+    # @return [Boolean] whether it is a time of ISO 8601
     def self.time?(value)
       Time.iso8601(value)
     rescue ArgumentError, TypeError

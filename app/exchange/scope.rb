@@ -26,8 +26,10 @@ module Exchange
     def relation(table)
       return table.model.all if @whole
 
-      public_send(table.name)
+      send(table.name)
     end
+
+    private
 
     def sites = Site.where(id: @profile ? @profile.site_id : @site.id)
     def profiles = @profile ? Profile.where(id: @profile.id) : Profile.where(site: @site)
@@ -47,7 +49,7 @@ module Exchange
     def layer_changes = LayerChange.where(profile_id: profiles.select(:id))
 
     def revisions
-      Traces::OF.map { |model, table| Revision.where(record_type: model, record_id: public_send(table).select(:id)) }.reduce(:or)
+      Traces::OF.map { |model, table| Revision.where(record_type: model, record_id: send(table).select(:id)) }.reduce(:or)
     end
 
     def photos

@@ -16,7 +16,10 @@ module Exchange
       @sites = features.each_with_index.map { |feature, place| @problems.within("feature #{place + 1}") { site(feature) } }
     end
 
+    # @return [Integer]
     def total = @sites.size
+
+    # @return [Hash{String=>Integer}]
     def counts = { "sites" => total }
 
     # @yield after each site that is kept

@@ -17,6 +17,8 @@ module Exchange
   Table = Struct.new(:name, :model, :columns, :about, keyword_init: true) do
     # @return [Column]
     def [](name) = columns.find { |column| column.name == name }
+
+    # @return [Array<Column>] those that the core describes
     def fields = columns.select { |column| column.kind == :field }
   end
 

@@ -87,6 +87,8 @@ class Photo < Record
     File.join(Files.folder("photos"), digest[0, 2], thumb ? "#{digest}-#{THUMB_PX}.jpg" : "#{digest}#{KINDS[media_type][1]}")
   end
 
+  # Lays the picture into its folder, and a small one beside it.
+  # @param picture [String] bytes
   def keep(picture)
     FileUtils.mkdir_p(File.dirname(path))
     Files.write(path, picture)

@@ -22,7 +22,8 @@ module DescriptionSerializer
   # @return [Hash] schema Sample
   def sample(sample)
     { id: sample.id, version: sample.lock_version, kind: sample.kind, kind_name: Sample::KINDS.fetch(sample.kind), label: sample.label,
-      upper_cm: number(sample.upper_cm), lower_cm: number(sample.lower_cm), depth: sample.depth_text, described: sample.seen,
+      upper_cm: ProfileSerializer.plain(sample.upper_cm), lower_cm: ProfileSerializer.plain(sample.lower_cm),
+      depth: sample.depth_text, described: sample.seen,
       horizon: sample.horizon&.designation, disturbed: sample.disturbed, findings: findings(sample),
       readings: sample.readings.map { |reading| { id: reading.id, name: class_name(reading) } } }
   end
@@ -38,6 +39,8 @@ module DescriptionSerializer
   # @return [Array<Hash>] schema Photo
   def photos(owner) = Photo.of(owner).map { |photo| photo(photo) }
 
+  # @param photo [Photo]
+  # @return [Hash] schema Photo
   def photo(photo)
     { id: photo.id, caption: photo.caption, width: photo.width, height: photo.height, url: "/api/photos/#{photo.id}/picture",
       thumb_url: "/api/photos/#{photo.id}/thumb" }
@@ -55,6 +58,8 @@ module DescriptionSerializer
     end
   end
 
+  # @param reading [Reading, nil]
+  # @return [String, nil] what the assigned class is called
   def class_name(reading)
     assigned = reading&.assigned
     assigned && Grittle::Keys[assigned.result["key"]].name_of(assigned.code, assigned.result["system"])
@@ -100,7 +105,7 @@ module DescriptionSerializer
   def of_horizon(horizon)
     named = horizon.readings.select { |reading| reading.assigned && counted?(reading.assigned.result["system"]) }
     names = named.map { |reading| [reading.assigned.result["system"], reading.assigned.code, said(reading)] }
-    at = [horizon.designation, number(horizon.upper_cm)]
+    at = [horizon.designation, ProfileSerializer.plain(horizon.upper_cm)]
     Grittle::Profile::Questions.readings_apart(*at, names) + [clay_outside(at, horizon.reading)].compact
   end
 
@@ -112,6 +117,5 @@ module DescriptionSerializer
 
     Grittle::Profile::Questions.clay_outside(*at, reading.assigned.result["system"], reading.assigned.code, percent)
   end
-
-  def number(value) = value && (value == value.to_i ? value.to_i : value.to_f)
+  private_class_method :apart, :counted?, :contrast, :form, :questions, :beside_layers, :of_horizon, :said, :clay_outside, :findings
 end

@@ -64,7 +64,9 @@ module ProfileSerializer
     { designation: horizon.designation, upper_cm: plain(horizon.upper_cm), lower_cm: plain(horizon.lower_cm) }
   end
 
-  def plain(number) = number == number.to_i ? number.to_i : number.to_f
+  # @param number [Numeric, nil]
+  # @return [Numeric, nil] whole numbers as such
+  def plain(number) = number && (number == number.to_i ? number.to_i : number.to_f)
 
   def gaps(profile)
     profile.sequence.gaps.map do |gap|

@@ -53,6 +53,7 @@ async function remove(photo: Photo): Promise<void> {
         <input ref="picker" type="file" class="sr-only" accept="image/jpeg,image/png,image/webp" tabindex="-1" :aria-label="`Photo of ${what}`" @change="add" />
       </li>
     </ul>
+    <p v-if="!photos.length && !trouble" class="text-pencil">No photograph of {{ what }} yet. Where it was taken is not kept with it.</p>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
     <SheetDialog v-if="shown" open wide :title="shown.caption ?? `Photo of ${what}`" @close="shown = null">
       <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />

@@ -41,6 +41,7 @@ module Grittle
         plain.match?(/\A[-+]?(\d+\.?\d*|\.\d+)\z/) ? plain.to_f : nil
       end
 
+      # @return [Boolean] whether a new horizon starts with what the one above has
       def carries? = @carries
 
       # @param value [Object] as typed; blank takes it back
