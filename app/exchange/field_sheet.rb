@@ -125,7 +125,7 @@ module Exchange
       title("Samples at depths")
       found.each do |sample|
         findings = sample[:findings].map { |one| "#{one[:said]} (#{one[:seen_at][0, 16].tr('T', ' ')})" }
-        facts = [sample[:kind_name], sample[:label], sample[:disturbed]&.tr("_", " "), *findings].compact
+        facts = [sample[:kind_name], sample[:label], sample[:disturbed], *findings].compact
         @pdf.text("<b>#{escape(sample[:depth])}</b>  #{escape(facts.join(', '))}", inline_format: true)
       end
       @pdf.move_down(6)

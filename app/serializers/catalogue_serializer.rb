@@ -39,7 +39,8 @@ module CatalogueSerializer
       fields: Grittle::Profile::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Profile::Fields::SAMPLE_KINDS),
       companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
-        { name: name, title: test[:name], how: test[:how], caution: test[:caution], fields: test[:fields].values.map(&:to_h) }
+        { name: name, title: test[:name], how: test[:how], caution: test[:caution], fields: test[:fields].values.map(&:to_h),
+          shared: test[:fields].keys & Grittle::Profile::Findings::SHARED }
       end,
       ruler_plane: Grittle::RibbonOnPhoto::PLANE, click_px: Grittle::RibbonOnPhoto::CLICK_PX
     }

@@ -24,8 +24,14 @@ module DescriptionSerializer
     { id: sample.id, version: sample.lock_version, kind: sample.kind, kind_name: Sample::KINDS.fetch(sample.kind), label: sample.label,
       upper_cm: ProfileSerializer.plain(sample.upper_cm), lower_cm: ProfileSerializer.plain(sample.lower_cm),
       depth: sample.depth_text, described: sample.seen,
-      horizon: sample.horizon&.designation, disturbed: sample.disturbed, findings: findings(sample),
+      horizon: sample.horizon&.designation, disturbed: disturbed(sample), findings: findings(sample),
       readings: sample.readings.map { |reading| { id: reading.id, name: class_name(reading) } } }
+  end
+
+  # @return [String, nil] why it does not speak for its depth, for a person
+  def disturbed(sample)
+    word = sample.disturbed
+    word && Grittle::Profile::Fields::SAMPLE["condition"].say(word).downcase
   end
 
   # @return [Array<Hash>] what stands of each test, newest look last
@@ -53,8 +59,8 @@ module DescriptionSerializer
     horizon.readings.map do |reading|
       apart = apart(reading, reported) if reading != reported
       { id: reading.id, name: class_name(reading), hand: reading.hand&.name, started_at: reading.started_at.iso8601,
-        reported: reading == reported, disturbed: reading.sample.disturbed, apart: apart,
-        apart_text: apart && Grittle::Profile::ClassesApart.say(apart) }
+        reported: reading == reported, disturbed: disturbed(reading.sample), apart: apart,
+        apart_text: apart && Grittle::Profile::ClassesApart.say(apart), far: !apart.nil? && apart >= Grittle::Profile::ClassesApart::FAR }
     end
   end
 

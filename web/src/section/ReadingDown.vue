@@ -16,7 +16,6 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
   }
   forgetLists()
 }
-const DISTURBED: Record<string, string> = { smeared: 'smeared', fell_in: 'fell in from above' }
 </script>
 
 <template>
@@ -35,7 +34,7 @@ const DISTURBED: Record<string, string> = { smeared: 'smeared', fell_in: 'fell i
         <li v-for="r in h.readings" :key="r.id" class="flex flex-wrap items-center gap-x-4 border-b border-rule">
           <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center">{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink>
           <span class="text-pencil">{{ r.started_at.slice(0, 10) }}</span>
-          <span class="grow" :class="(r.apart ?? 0) > 1 ? 'font-semibold text-iron' : ''">{{ r.reported ? 'reported' : r.disturbed ? `${DISTURBED[r.disturbed]}, set aside` : r.apart === 0 ? 'agrees' : (r.apart_text ?? '') }}</span>
+          <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{ r.reported ? 'reported' : r.disturbed ? `${r.disturbed}, set aside` : r.apart === 0 ? 'agrees' : (r.apart_text ?? '') }}</span>
           <button v-if="!r.reported && !r.disturbed" type="button" class="key key-desk print:hidden" @click="report(h, r.id)">Report this one</button>
         </li>
       </ul>

@@ -30,7 +30,7 @@ const asked = computed(() =>
 const found = ref<Record<string, Written>>({})
 const of = (text: string): Written => (found.value[text] ??= {})
 // What was the same for all is given once.
-const shared = computed(() => chosen.value?.fields.filter(({ name }) => ['method', 'water', 'size_mm', 'air_dry', 'minutes'].includes(name)) ?? [])
+const shared = computed(() => chosen.value?.fields.filter(({ name }) => chosen.value!.shared.includes(name)) ?? [])
 const single = computed(() => chosen.value?.fields.filter((field) => !shared.value.includes(field)) ?? [])
 const common = ref<Written>({ method: 'kit' })
 const now = () => new Date().toISOString().slice(0, 19) + 'Z'

@@ -14,7 +14,6 @@ const taking = ref(false)
 const looking = ref<Sample | null>(null)
 const trouble = ref('')
 const conditions = () => words.value.fields.sample!.find(({ name }) => name === 'condition')!.words!
-const DISTURBED: Record<string, string> = { smeared: 'smeared: it does not speak for its depth', fell_in: 'fell in from above: it does not speak for its depth' }
 
 async function attempt(work: () => Promise<unknown>): Promise<void> {
   trouble.value = ''
@@ -43,7 +42,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
     <ol v-else class="grid">
       <li v-for="s in profile.samples" :key="s.id" class="grid desk:grid-cols-[7rem_minmax(0,1fr)_auto] gap-x-4 items-center border-b border-rule py-1" :data-sample="s.depth">
         <b>{{ s.depth }}</b>
-        <p class="leading-snug"><span class="text-pencil">{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon' }}{{ s.label ? `, ${s.label}` : '' }}.</span> <template v-for="f in s.findings" :key="f.test">{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>. </template><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span><span v-if="s.disturbed" class="font-semibold text-iron">{{ DISTURBED[s.disturbed] }}.</span></p>
+        <p class="leading-snug"><span class="text-pencil">{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon' }}{{ s.label ? `, ${s.label}` : '' }}.</span> <template v-for="f in s.findings" :key="f.test">{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>. </template><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span><span v-if="s.disturbed" class="font-semibold text-iron">{{ s.disturbed }}: it does not speak for its depth.</span></p>
         <div class="flex flex-wrap gap-2 print:hidden">
           <button type="button" class="key key-desk" @click="looking = s">Test<span class="sr-only"> the sample from {{ s.depth }}</span></button>
           <button type="button" class="key key-desk" @click="texture(s)">{{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span></button>

@@ -5,6 +5,8 @@ module Grittle
     # By how many classes two names for one soil differ. Within a triangle: how many boundaries lie between them. Across systems,
     # and among grades, only what Agreement says: none, one, or two and more.
     module ClassesApart
+      # From here on two readings are hardly of one soil. [common practice]
+      FAR = 2
       WORDS = { 0 => "the same", 1 => "one class apart" }.freeze
 
       module_function

@@ -37,6 +37,8 @@ module Grittle
                      how: "Lay an air-dry crumb of 5 to 10 mm into still rain or distilled water, never poured on; look at 5 min, " \
                           "10 min, 2 h and 20 h." }
       }.each_value(&:freeze).freeze
+      # Parts that are the same for all samples tested at one time.
+      SHARED = %w[method minutes water size_mm air_dry].freeze
       CRUMB_STEPS = %w[swells dispersion remoulded_disperses carbonate_or_gypsum suspension].freeze
 
       module_function

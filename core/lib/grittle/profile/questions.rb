@@ -29,7 +29,7 @@ module Grittle
       def readings_apart(designation, depth_cm, names)
         names.combination(2).filter_map do |one, other|
           count = ClassesApart.count(one.first(2), other.first(2))
-          next if count < 2
+          next if count < ClassesApart::FAR
 
           question("readings_apart", designation, depth_cm,
                    "Two readings of #{designation} are #{ClassesApart.say(count)} (#{one.last}; #{other.last}): were they the same soil?")
