@@ -3,12 +3,11 @@ import { useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useWords, type Profile, type Site } from '@/api'
-import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import MethodFields from '@/shared/MethodFields.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
-import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
+import ExposureFields from './ExposureFields.vue'
 
 const props = defineProps<{ site: Site }>()
 defineEmits<{ close: [] }>()
@@ -33,13 +32,7 @@ async function save(): Promise<void> {
 <template>
   <SheetDialog open :title="`New profile at ${site.name}`" wide @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
-      <CautionNote name="exposure" />
-      <TextField v-model="form.name" label="Name" :error="at('name')" />
-      <ChoiceField v-model="form.kind" label="How the ground is opened" :options="words.exposures" />
-      <div class="grid desk:grid-cols-2 gap-4">
-        <TextField v-model="form.hand" label="Hand" hint="who textures" :error="at('hand')" />
-        <TextField v-model="form.pen" label="Pen" hint="who writes it down" :error="at('pen')" />
-      </div>
+      <ExposureFields :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
       <MethodFields :model-value="form" @update:model-value="form = { ...form, ...$event }" />
       <ChoiceField v-model="form.unit" label="Lengths in" :options="words.units.map(({ value }) => ({ value, name: value }))" />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useWords, type Profile } from '@/api'
-import CautionNote from '@/shared/CautionNote.vue'
-import ChoiceField from '@/shared/ChoiceField.vue'
+import ExposureFields from '@/fieldbook/ExposureFields.vue'
 import { changes, numberOr, written, type Written } from '@/shared/described'
 import FieldInput from '@/shared/FieldInput.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
@@ -35,12 +34,8 @@ async function save(): Promise<void> {
 <template>
   <SheetDialog open wide :title="`Describe ${profile.name}`" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
-      <CautionNote name="exposure" />
-      <TextField v-model="form.name" label="Name" :error="at('name')" />
-      <ChoiceField v-model="form.kind" label="How the ground is opened" :options="words.exposures" />
+      <ExposureFields :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
       <div class="grid desk:grid-cols-2 gap-4 items-start">
-        <TextField v-model="form.hand" label="Hand" hint="who textures" :error="at('hand')" />
-        <TextField v-model="form.pen" label="Pen" hint="who writes it down" :error="at('pen')" />
         <FieldInput v-for="f in fields" :key="f.name" v-model="described[f.name]!" :field="f" :error="at(`described/${f.name}`)" />
       </div>
       <section v-if="augered" aria-labelledby="pulls-title" class="grid gap-2 border-t-[1.5px] border-ink pt-2">

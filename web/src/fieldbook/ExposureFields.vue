@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { useWords } from '@/api'
+import CautionNote from '@/shared/CautionNote.vue'
+import ChoiceField from '@/shared/ChoiceField.vue'
+import TextField from '@/shared/TextField.vue'
+
+// What every exposure has: its name, how the ground is opened, and who works there.
+export type Exposure = { name: string; kind: string; hand: string; pen: string }
+defineProps<{ at: (field: string) => string | undefined }>()
+const model = defineModel<Exposure>({ required: true })
+const words = useWords()
+const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...part })
+</script>
+
+<template>
+  <CautionNote name="exposure" />
+  <TextField :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
+  <ChoiceField :model-value="model.kind" label="How the ground is opened" :options="words.exposures" @update:model-value="set({ kind: $event })" />
+  <div class="grid desk:grid-cols-2 gap-4 items-start">
+    <TextField :model-value="model.hand" label="Hand" hint="who textures" :error="at('hand')" @update:model-value="set({ hand: $event })" />
+    <TextField :model-value="model.pen" label="Pen" hint="who writes it down" :error="at('pen')" @update:model-value="set({ pen: $event })" />
+  </div>
+</template>
