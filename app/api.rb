@@ -7,6 +7,7 @@ require_relative "database"
 require_relative "models"
 require_relative "exchange"
 require_relative "gps_receiver"
+require_relative "plain_text"
 require_relative "problem"
 require_relative "serializers/catalogue_serializer"
 require_relative "serializers/description_serializer"
@@ -15,6 +16,7 @@ require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/request_log"
+require_relative "middleware/plain_request"
 require_relative "middleware/json_body"
 require_relative "middleware/schema_error"
 require_relative "middleware/idempotency"
@@ -41,6 +43,7 @@ class Api < Sinatra::Base
     set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]"]
   end
 
+  use PlainRequest
   use JsonBody
   use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false,
                                                 strict_reference_validation: true
@@ -53,16 +56,25 @@ class Api < Sinatra::Base
   register Routes::Fieldbook
   register Routes::Readings
 
-  error(Grittle::InvalidInput) { |error| refuse Problem.of(error) }
+  # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
+  QUERY = %w[of id of_id format from to text class page name].freeze
+  # The same write succeeds once the database answers, or the other writer is done.
+  PASSING = [ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::Deadlocked, ActiveRecord::LockWaitTimeout,
+             ActiveRecord::ConnectionTimeoutError].freeze
+  # Error numbers of a full disk or table. [published: MariaDB error codes 1021, 1114; errno 28 in its messages]
+  FULL = /\b(1021|1114)\b|errno: 28|No space left|Disk full|is full/i
+
+  error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : refuse(mistake, error) }
   error(ActiveRecord::RecordNotFound) do |error|
     refuse Problem.new(404, "There is no #{ABSENT.fetch(error.model.to_s, 'such thing')} #{error.id || params[:id]}. " \
                             "It may have been moved or removed.")
   end
+  error(ActiveModel::RangeError) { refuse Problem.new(404, "There is no such thing: the number is too large.") }
   error(Record::Stale) { |error| refuse stale(error.record) }
-  error(ActiveRecord::ConnectionNotEstablished, ActiveRecord::StatementInvalid) do |error|
-    refuse Problem.new(503, "The database did not answer. Nothing was changed; try again."), error
-  end
-  error { |error| refuse Problem.new(500, "This is a mistake of ours. Nothing was changed."), error }
+  error(*PASSING) { |error| refuse Problem.new(503, "The database did not answer. Nothing was changed; try again."), error }
+  error(ActiveRecord::StatementInvalid) { |error| refuse((error.message.match?(FULL) ? full : mistake), error) }
+  error(Errno::ENOSPC, Errno::EDQUOT) { |error| refuse full, error }
+  error { |error| refuse mistake, error }
   not_found { refuse Problem.new(404, "There is nothing at #{request.path_info}.") }
 
   helpers do
@@ -70,6 +82,17 @@ class Api < Sinatra::Base
       _, headers, body = problem.response(env)
       env["grittle.problem"] += " #{error.class}: #{error.message[0, 300]} (#{error.backtrace&.first})" if error
       halt problem.status, headers, body
+    end
+
+    def full = Problem.new(507, "The disk is full. Nothing was changed: make room, then try again.")
+
+    def mistake
+      Problem.new(500, "This is a mistake of ours, number #{env['grittle.number']} in the log. Nothing was changed.")
+    end
+
+    # A write says what it wants; a reading can only have a bad query.
+    def askable?(error)
+      !request.get? || error.problems.any? { |problem| QUERY.include?(problem.pointer.delete_prefix("/")) }
     end
 
     # Both versions, so that the page can show what was kept beside what was not.

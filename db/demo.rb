@@ -8,6 +8,8 @@ require_relative "demo_picture"
 module Demo
   HAND = "Maren"
   PEN = "Tobe"
+  # What the demo's ribbons were measured at.
+  THICKNESS_MM = 3
 
   # What a horizon is made of, in percent, and the seed of the hand that felt it.
   def self.soil(sand, clay, seed, **more) = { composition: Grittle::Composition.new(sand: sand, clay: clay), seed: seed, **more }
@@ -93,7 +95,7 @@ module Demo
       SITES.each { |facts| site(facts) }
       quick
       profile(Site.find_by!(name: "High Tare"), HALF_DONE)
-      photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.reading)
+      photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.speaks)
     end
   end
 
@@ -122,7 +124,7 @@ module Demo
   # A second reading of one horizon by another hand, on which the first stays the one reported.
   def another_hand(profile, of:, hand:, **soil)
     horizon = profile.horizons.find { |layer| layer.designation == of }
-    first = horizon.reading
+    first = horizon.speaks
     texture(Reading.begin(horizon: horizon, hand: hand), **soil)
     horizon.reload.change(horizon.lock_version, { reported_reading_id: first.id })
   end
@@ -155,8 +157,7 @@ module Demo
     return answer(reading, "ribbon_forms" => false) unless felt["ribbons"]
 
     felt["ribbons"].each do |ribbon|
-      reading.add_ribbon(reading.lock_version, entered: ribbon["length_mm"], unit: "mm", thickness_mm: ribbon["thickness_mm"],
-                                               ended: ribbon["ended"])
+      reading.add_ribbon(reading.lock_version, entered: ribbon["length_mm"], unit: "mm", thickness_mm: THICKNESS_MM, ended: ribbon["ended"])
     end
   end
 

@@ -18,10 +18,10 @@ RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/spec/(api|exchange)/}) { |meta| meta[:type] = :api }
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |meta| meta[:type] = :system }
 
-  config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
+  config.before(:suite) { DatabaseCleaner.clean_with(:truncation, except: %w[fieldbooks]) }
   # The browser's server and set-up have connections of their own and see only what is committed.
   config.around do |example|
-    DatabaseCleaner.strategy = example.metadata[:type] == :api ? :transaction : :truncation
+    DatabaseCleaner.strategy = example.metadata[:type] == :api ? :transaction : [:truncation, { except: %w[fieldbooks] }]
     DatabaseCleaner.cleaning { example.run }
   end
 end

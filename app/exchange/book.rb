@@ -8,7 +8,8 @@ module Exchange
     # @param rows [Hash{String=>Array<Hash>}] by table; a row by column
     # @param pictures [Hash{String=>String}] bytes by digest
     def initialize(rows, pictures)
-      @rows = Tables::ALL.to_h { |table| [table.name, (rows[table.name] || []).sort_by { |row| row["id"].to_i }] }
+      @rows = Tables::ALL.to_h { |table| [table.name, (rows[table.name] || []).sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 }] }
+      Earlier.complete(@rows)
       @pictures = pictures
       @problems = Problems.new
       check
@@ -32,6 +33,7 @@ module Exchange
         end
       end
       Tables::LATER.each { |table, column| link(table, column) }
+      settle
     end
 
     private
@@ -41,7 +43,7 @@ module Exchange
       checks = RowChecks.new(@rows, @pictures, ids)
       Tables::ALL.each do |table|
         twice = @rows[table.name].group_by { |row| row["id"] }.select { |_, rows| rows.size > 1 }.keys
-        twice.each { |id| @problems.add(table.name, "The id #{id.inspect} stands twice.") }
+        twice.each { |id| @problems.add(table.name, "The id #{Grittle::Units.plain(id)} stands twice.") }
         @rows[table.name].each_with_index do |row, place|
           where = "#{table.name}, row #{place + 1}"
           @problems.within(where) { checks.row(table, row) }
@@ -84,6 +86,13 @@ module Exchange
       when :time then [column.name, value && Time.iso8601(value)]
       else [column.name, value]
       end
+    end
+
+    # What lists read follows from the rows that are there now.
+    def settle
+      readings = @new_ids["readings"].values
+      Reading.where(id: readings).where("EXISTS (SELECT 1 FROM assignments WHERE reading_id = readings.id)").update_all(classed: true)
+      Profile.where(id: @new_ids["profiles"].values).includes(:site).find_each { |profile| profile.refresh(touch: true) }
     end
 
     def link(table, column)

@@ -74,19 +74,13 @@ module Exchange
     def layer(horizon, x, words)
       top = y(horizon.upper_cm)
       bottom = y(horizon.lower_cm)
-      reading = horizon.reading
-      assigned = reading&.assigned
+      named = horizon.class_given
       left = x + TAPE
-      [(fill(assigned, left, top, bottom - top) if assigned),
-       D.rect(left, top, COLUMN, bottom - top, **(assigned ? { stroke: D::INK, line: 1.6 } : { stroke: D::PENCIL, dash: "5 4" })),
-       chip(horizon, left, top, bottom), clay(reading, x, top, bottom),
-       D.text(left + COLUMN + CLAY, words, [horizon.designation, DescriptionSerializer.class_name(reading)].compact.join("  "), bold: true),
-       D.text(left + COLUMN + CLAY, words + 15, note(horizon, reading), size: 11, fill: D::PENCIL)]
-    end
-
-    def fill(assigned, left, top, height)
-      composition = Grittle::Regions.middle(assigned.result["system"], assigned.code)
-      D.grain(composition, left, top, COLUMN, height)
+      [(D.grain(named.middle, left, top, COLUMN, bottom - top) if named&.texture?),
+       D.rect(left, top, COLUMN, bottom - top, **(named ? { stroke: D::INK, line: 1.6 } : { stroke: D::PENCIL, dash: "5 4" })),
+       chip(horizon, left, top, bottom), clay(horizon, x, top, bottom),
+       D.text(left + COLUMN + CLAY, words, [horizon.designation, named&.full_name].compact.join("  "), bold: true),
+       D.text(left + COLUMN + CLAY, words + 15, note(horizon), size: 11, fill: D::PENCIL)]
     end
 
     def chip(horizon, left, top, bottom)
@@ -94,17 +88,20 @@ module Exchange
       colour && D.rect(left + COLUMN - 22, top + 4, 18, [bottom - top - 8, 18].min, fill: colour.hex, stroke: D::INK)
     end
 
-    def clay(reading, x, top, bottom)
-      found = reading && ReadingSerializer.clay(reading) or return
-      from, to = found[:range].map { |percent| clay_x(x, percent) }
+    # The estimate with its range; a ring where the hand wrote down a clay of its own.
+    def clay(horizon, x, top, bottom)
+      verdict = horizon.verdict or return
+      own = verdict["own_clay"]
+      ring = own && D.path("M#{D.n(clay_x(x, own) - 4)} #{D.n((top + bottom) / 2)}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0", line: 1.6)
+      found = verdict["clay"] or return ring
+      from, to = found["range"].map { |percent| clay_x(x, percent) }
       [D.rect(from, top, [to - from, 1].max, bottom - top, fill: "#c9d2c6"),
-       D.path("M#{D.n(clay_x(x, found[:mean]))} #{D.n(top)}V#{D.n(bottom)}", line: 2)]
+       D.path("M#{D.n(clay_x(x, found['mean']))} #{D.n(top)}V#{D.n(bottom)}", line: 2), ring].compact
     end
 
-    def note(horizon, reading)
-      ribbon = reading&.assessment&.ribbon_set
-      [horizon.depths.to_s, ("ribbon #{ReadingSerializer.ribbon_text(ribbon, reading.unit)}" if ribbon&.key?("mean_mm")),
-       horizon.moist_colour].compact.join(", ")
+    def note(horizon)
+      ribbon = horizon.speaks&.kept_verdict
+      [horizon.depths.to_s, ("ribbon #{ribbon['ribbon_text']}" if ribbon&.dig("ribbon_set", "mean_mm")), horizon.moist_colour].compact.join(", ")
     end
   end
 end

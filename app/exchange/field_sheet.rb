@@ -68,7 +68,7 @@ module Exchange
 
     def heading(profile)
       @pdf.text(profile.name, size: 20, style: :bold)
-      @pdf.text("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{ProfileSerializer.method_name(profile)}.")
+      @pdf.text("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
       people = [["Hand", profile.hand], ["pen", profile.pen]].filter_map { |role, person| "#{role} #{person.name}" if person }
       facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
                *said("profile", profile.seen.slice(*PROFILE)), profile.site.note, profile.note].compact
@@ -103,12 +103,16 @@ module Exchange
     end
 
     def row(horizon)
-      reading = horizon.reading
-      set = reading&.assessment&.ribbon_set
-      clay = reading && ReadingSerializer.clay(reading)
+      verdict = horizon.verdict
       [horizon.designation, [horizon.upper_cm, horizon.lower_cm].map { |cm| Grittle::Units.number(cm.to_f) }.join("–"),
-       DescriptionSerializer.class_name(reading) || "not textured", set && ReadingSerializer.ribbon_text(set, reading.unit),
-       clay && "#{clay[:mean].round} (#{clay[:range].join('–')})", *SEEN.map { |name, fields| seen(horizon, name, fields) }]
+       horizon.class_given&.full_name || "not textured", verdict&.fetch("ribbon_text", nil), clay(verdict), *SEEN.map { |name, fields| seen(horizon, name, fields) }]
+    end
+
+    # The surveyor's own figure first, and the estimate beside it.
+    def clay(verdict)
+      own, found = verdict&.values_at("own_clay", "clay")
+      estimate = found && "#{found['mean'].round} (#{found['range'].join('–')})"
+      own ? ["#{Grittle::Units.number(own)} own", estimate && "est. #{estimate}"].compact.join("; ") : estimate
     end
 
     def seen(horizon, name, fields)
@@ -132,9 +136,10 @@ module Exchange
     end
 
     def reading_down(profile)
-      facts = DescriptionSerializer.profile(profile)
-      lines = facts[:contrasts].map { |one| contrast_line(one) } +
-              [facts[:wetness]["sentence"], facts[:form]&.fetch("sentence")].compact + facts[:questions].map { |one| one["sentence"] }
+      facts = profile.read_down
+      lines = facts["contrasts"].map { |one| contrast_line(one) } +
+              %w[perching sandwiches].flat_map { |part| facts[part].map { |one| one["sentence"] } } +
+              [facts["wetness"]["sentence"], facts["form"]&.fetch("sentence")].compact + facts["questions"].map { |one| one["sentence"] }
       return if lines.empty?
 
       title("Reading down")
@@ -143,10 +148,8 @@ module Exchange
     end
 
     def contrast_line(one)
-      ["At #{Grittle::Units.number(one['depth_cm'])} cm, #{one['upper']} over #{one['lower']}: #{one['sentence']}",
-       *one["tests"].map do |test|
-         test["sentence"]
-       end, one["perching"]&.fetch("sentence"), one["origin"]&.fetch("sentence")].compact.join(" ")
+      ["At #{Grittle::Units.number(one['depth_cm'])} cm, #{one['upper']} over #{one['lower']}: #{one['sentence']}", one["disagreement"],
+       *one["tests"].map { |test| test["sentence"] }, one["origin"]&.fetch("sentence")].compact.join(" ")
     end
 
     def readings(profile)
@@ -158,11 +161,11 @@ module Exchange
     end
 
     def reading(horizon, reading)
-      name = DescriptionSerializer.class_name(reading) || "not assigned yet"
-      mark = reading == horizon.reading ? "" : ", not the one reported"
+      name = reading.class_given&.full_name || "not assigned yet"
+      mark = reading.id == horizon.speaks_id ? "" : ", not the one reported"
       @pdf.text("<b>#{escape(horizon.designation)}: #{escape(name)}</b>#{mark}", inline_format: true)
       key = reading.assessment.main
-      lengths = reading.standing_ribbons.map { |ribbon| Grittle::Units.number(ribbon.length_mm.to_f, reading.unit) }
+      lengths = reading.record.ribbons.map { |ribbon| Grittle::Units.number(ribbon["length_mm"], reading.unit) }
       facts = [("Ribbons #{lengths.join(', ')} #{reading.unit}" if lengths.any?), key["path"].map do |step|
         step["text"]
       end.join(" › ").presence,
@@ -173,14 +176,15 @@ module Exchange
     end
 
     def reason(reading)
-      assigned = reading.assigned
+      assigned = reading.assignments.last
       "Not the key's class: #{assigned.reason}" if assigned&.override
     end
 
     def record(reading)
-      ["#{Grittle::Keys[reading.key]::NAME}, #{Grittle::Keys[reading.key]::SOURCE}", ("hand #{reading.hand.name}" if reading.hand),
+      key = reading.field_method.key_class
+      ["#{key::NAME}, #{key::SOURCE}", ("hand #{reading.hand.name}" if reading.hand),
        ("pen #{reading.pen.name}" if reading.pen), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
-       "rules #{reading.assigned&.rules_version || Grittle::RULES_VERSION}"].compact.join("; ")
+       "rules #{reading.assignments.last&.rules_version || Grittle::RULES_VERSION}"].compact.join("; ")
     end
 
     def cautions

@@ -11,8 +11,8 @@ module Exchange
     CM_PER = COLUMNS::DEPTH_UNITS
     DEPTHS = COLUMNS::DEPTHS
     LONGEST_NAME = 120
-    # The class of a row that came without a reading.
-    REASON = "Imported without its reading."
+    # A class that came without a reading: what a column may say of it, in so many characters.
+    SAID_OF = { "texture_person" => 120, "texture_date" => 40 }.freeze
 
     attr_reader :headings, :targets, :unit, :problems
 
@@ -60,9 +60,10 @@ module Exchange
       profiles = Hash.new { |hash, (site, name)| hash[[site, name]] = Profile.make(sites[site], { name: name, kind: "pit" }) }
       @layers.each do |layer|
         horizon = profiles[layer.values_at(:site, :profile)].horizons.create!(**layer[:attributes])
-        give(horizon, layer[:code]) if layer[:code]
+        horizon.reported_classes.create!(**layer[:reported], source: @name, added_at: Time.now.utc) if layer[:reported]
         yield if block_given?
       end
+      profiles.each_value(&:refresh)
     end
 
     private
@@ -100,9 +101,9 @@ module Exchange
       cells = targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
       found = Gathered.new(place(number), @problems)
       attributes = attributes(cells, found)
-      code = found.read { grade(cells["texture"]) } if cells["texture"]
+      reported = found.read { reported(cells) } if cells["texture"]
       names = %w[site profile].to_h { |kind| [kind.to_sym, found.read { short(kind, cells[kind] || @name) }] }
-      { **names, attributes: attributes, code: code, number: number } if found.good?
+      { **names, attributes: attributes, reported: reported, number: number } if found.good?
     end
 
     def attributes(cells, found)
@@ -142,11 +143,13 @@ module Exchange
                                    "There is no boundary “#{cell}”. Use one of: #{Grittle::Profile::Boundaries::MANUAL.keys.join(', ')}.")
     end
 
-    # A class of the flow key, by its code or its name.
-    def grade(cell)
-      key = Grittle::Keys[Profile::METHOD_DEFAULTS[:key]]
-      found = key.codes.find { |code| [code.downcase, key.name_of(code).downcase].include?(cell.downcase) }
-      found || refuse("texture", "There is no texture class “#{cell}”. Use one of: #{key.codes.join(', ')}.")
+    # A class in any system that there is, as it was written, with who and when where the table says so.
+    def reported(cells)
+      named = Grittle::Written.read(cells["texture"], system: cells["texture_system"])
+      refuse("texture", "There is no texture class “#{cells['texture'][0, 40]}”#{" of #{cells['texture_system']}" if cells['texture_system']}. " \
+                        "Use a name such as SL, sandy loam, light clay, or moderately fine.") unless named
+      SAID_OF.each { |name, most| refuse(name, "#{COLUMNS::NAMES[name]} has at most #{most} characters.") if cells[name].to_s.length > most }
+      { **ClassColumns.columns(named), said: cells["texture"][0, Grittle::Written::LONGEST], person: cells["texture_person"], reported_on: cells["texture_date"] }
     end
 
     def overlaps
@@ -158,12 +161,6 @@ module Exchange
                                                "of #{place(above[:number])} in #{below[:profile]}.")
         end
       end
-    end
-
-    def give(horizon, code)
-      reading = Reading.begin(horizon: horizon)
-      reading.assign(0, code, reason: REASON)
-      reading.stand_at(step: "assign")
     end
 
     def refuse(field, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)])

@@ -4,18 +4,21 @@ module Exchange
   # Whether a row holds what the application itself would have kept. Fields are brought to their kept form on the way.
   class RowChecks
     LENGTHS = { "name" => 120, "designation" => 20, "label" => 120, "caption" => 200, "reason" => 300, "rules_version" => 20,
-                "hand" => 120, "pen" => 120, "note" => 2000 }.freeze
+                "hand" => 120, "pen" => 120, "by" => 120, "undone_by" => 120, "taken_back_by" => 120, "said" => 120, "person" => 120,
+                "reported_on" => 40, "source" => 200, "note" => 2000 }.freeze
     NEEDED = { "sites" => %w[name], "profiles" => %w[name kind site_id], "horizons" => %w[designation upper_cm lower_cm profile_id],
                "samples" => %w[kind], "findings" => %w[sample_id test value seen_at],
                "readings" => %w[sample_id step started_at rules_version],
                "answers" => %w[reading_id observation given_at], "photos" => %w[of of_id digest media_type],
                "ribbons" => %w[reading_id length_mm entered_length entered_unit ended made_at],
-               "assignments" => %w[reading_id code result rules_version assigned_at override],
+               "assignments" => %w[reading_id code system result rules_version assigned_at override],
+               "reported_classes" => %w[horizon_id code system added_at],
                "layer_changes" => %w[profile_id label was made_at], "revisions" => %w[record_type record_id was changed_at] }.freeze
+    METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.choices] }.freeze
     CHOICES = {
-      "sites" => { "landform" => Grittle::Profile::LANDFORMS }, "profiles" => Profile::CHOICES.transform_keys(&:to_s),
+      "sites" => { "landform" => Grittle::Profile::LANDFORMS }, "profiles" => { "kind" => Grittle::Profile::EXPOSURES, **METHOD },
       "horizons" => { "boundary" => Grittle::Profile::Boundaries::ALL }, "samples" => { "kind" => Sample::KINDS },
-      "readings" => Profile::CHOICES.except(:kind).transform_keys(&:to_s).merge("step" => Reading::STEPS),
+      "readings" => { "step" => Reading::STEPS, **METHOD },
       "ribbons" => { "entered_unit" => Grittle::Units::LENGTHS }, "photos" => { "of" => Photo::OWNERS, "media_type" => Photo::KINDS }
     }.freeze
     RIBBON = Grittle::Ribbon::FIELDS
@@ -103,7 +106,7 @@ module Exchange
       return if value.nil?
       return Grittle::Observations.new(name => value) if Grittle::Tests::Vocabulary::ALL.key?(name)
       return Record.one_of(:moisture_answer, value, Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] }) if name == Answer::MOISTURE
-      return if name == Answer::EXPECTED && known_class?(value, value.is_a?(Hash) && value["code"])
+      return if name == Answer::EXPECTED && value.is_a?(Hash) && Grittle::NamedClass.find(value)
       if name.start_with?(Answer::KEPT) && Grittle::Contradictions::RULES.key?(name.delete_prefix(Answer::KEPT)) && value.is_a?(String)
         return
       end
@@ -117,16 +120,16 @@ module Exchange
     end
 
     def check_assignments(row)
-      refuse("The class “#{row['code']}” is not one of the key's.") unless known_class?(row["result"], row["code"])
+      refuse("result must be an object.") unless row["result"].is_a?(Hash)
+      check_reported_classes(row)
     end
 
-    def known_class?(result, code)
-      return false unless result.is_a?(Hash)
-
-      key, system = result.values_at("key", "system")
-      Profile::CHOICES[:key].key?(key) && Grittle::Keys[key].codes(system).include?(code)
-    rescue Grittle::UnknownName
-      false
+    def check_reported_classes(row)
+      added = row["added"]
+      refuse("added must be an object.") unless added.nil? || added.is_a?(Hash)
+      known = ((added || {}).keys - Grittle::NamedClass::QUALIFIERS.map(&:to_s)).empty?
+      refuse("There is no class “#{row['code']}” in #{row['system']}.") \
+        unless known && Grittle::NamedClass.find({ **row.slice("key", "system", "code"), **(added || {}) })
     end
 
     def check_layer_changes(row) = Traces.check_layers(row["was"], @ids)

@@ -6,7 +6,7 @@ module Exchange
   # Records as rows of a table, batch by batch, so that memory stays flat however many there are.
   class Rows
     BATCH = 500
-    WITH = { "horizons" => [{ readings: %i[assignments sample] }] }.freeze
+    WITH = { "horizons" => [{ speaks: :answers }], "assignments" => [], "reported_classes" => [] }.freeze
 
     # @param table [Table]
     # @param relation [ActiveRecord::Relation]
@@ -36,7 +36,7 @@ module Exchange
       when :person then person(record["#{column.name}_id"])
       when :time then record[column.name]&.iso8601(6)
       when :number then plain(record[column.name])
-      when :derived then texture(record)
+      when :derived then send(column.name, record)
       else record[column.name]
       end
     end
@@ -44,9 +44,12 @@ module Exchange
     def plain(number) = number && (number == number.to_i ? number.to_i : number.to_f)
     def person(id) = id && (@people[id] ||= Observer.find(id).name)
 
-    def texture(horizon)
-      assigned = horizon.readings.max_by(&:id)&.assigned
-      assigned && Grittle::Keys[assigned.result["key"]].name_of(assigned.code, assigned.result["system"])
+    # The class of what speaks for a horizon, as the section has it.
+    def texture(horizon) = horizon.class_given&.full_name
+
+    def clay_percent(horizon)
+      said = horizon.speaks&.answers&.reverse&.find { |answer| answer.observation == "clay_estimate" }
+      said&.value&.fetch("percent", nil)
     end
   end
 end

@@ -12,8 +12,9 @@ module Exchange
       raise Grittle::UnknownName.new("of", of, OF) unless OF.include?(of)
 
       @whole = of == "fieldbook"
-      @site = Site.find(id) if of == "site"
-      @profile = Profile.find(id) if of == "profile"
+      fieldbook = Fieldbook.current
+      @site = fieldbook.sites.find(id) if of == "site"
+      @profile = fieldbook.profiles.find(id) if of == "profile"
     end
 
     # @return [String] for a file's name
@@ -40,6 +41,7 @@ module Exchange
       @profile ? found : found.or(Sample.where(site_id: @site.id))
     end
 
+    def reported_classes = ReportedClass.where(horizon_id: horizons.select(:id))
     def findings = Finding.where(sample_id: samples.select(:id))
     def readings = Reading.where(sample_id: samples.select(:id))
     def answers = Answer.where(reading_id: readings.select(:id))

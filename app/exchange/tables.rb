@@ -25,8 +25,10 @@ module Exchange
   # What leaves and enters Grittle, table by table, parents first. Names are those of the database and the wire.
   module Tables
     FIELDS = Grittle::Profile::Fields
-    METHOD = { "key" => :text, "system" => :text, "limit_set" => :text, "ribbon_counts_from" => :text, "unit" => :text, "curve" => :text,
-               "older_grades" => :flag, "hand" => :person, "pen" => :person }.freeze
+    METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.default == false ? :flag : :text] }
+                                        .merge("hand" => :person, "pen" => :person).freeze
+    # A class, as ClassColumns keeps it.
+    NAMED = { "key" => :text, "system" => :text, "code" => :text, "added" => :json }.freeze
 
     def self.columns(plain, refs: {}, described: nil, except: [])
       own = plain.map { |name, kind| Column.new(name: name, kind: kind) }
@@ -48,9 +50,10 @@ module Exchange
       table("profiles", Profile, "Exposures, with the method of their readings",
             { "name" => :text, "kind" => :text, "note" => :text, **METHOD, "increments" => :json },
             refs: { "site_id" => "sites" }, described: "profile"),
-      table("horizons", Horizon, "Layers; depths in cm. texture is the class that was given, for people: it is computed anew",
+      table("horizons", Horizon, "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, clay_percent the clay " \
+            "that the hand wrote down: for people, computed anew",
             { "designation" => :text, "upper_cm" => :number, "lower_cm" => :number, "boundary" => :text, "moist_colour" => :text,
-              "dry_colour" => :text, "removed_at" => :time, "texture" => :derived },
+              "dry_colour" => :text, "removed_at" => :time, "texture" => :derived, "clay_percent" => :derived },
             refs: { "profile_id" => "profiles", "reported_reading_id" => "readings" }, described: "horizon",
             except: %w[moist_colour dry_colour]),
       table("samples", Sample, "Pieces of soil that something was done to; depths in cm",
@@ -63,22 +66,25 @@ module Exchange
             refs: { "sample_id" => "samples" }),
       table("answers", Answer, "Observations as given, oldest first; the newest of a name stands, null takes it back",
             { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person }, refs: { "reading_id" => "readings" }),
+      table("reported_classes", ReportedClass, "Classes of horizons that came without a reading, as somebody wrote them; the newest stands",
+            { **NAMED, "said" => :text, "person" => :text, "reported_on" => :text, "source" => :text, "added_at" => :time, "by" => :person },
+            refs: { "horizon_id" => "horizons" }),
       table("photos", Photo, "Photographs; the pictures lie in photos/ under their digest",
             { "of" => :text, "of_id" => :integer, "digest" => :text, "media_type" => :text, "caption" => :text, "width" => :integer,
-              "height" => :integer, "bytes" => :integer, "added_at" => :time, "removed_at" => :time }),
+              "height" => :integer, "bytes" => :integer, "added_at" => :time, "removed_at" => :time, "by" => :person }),
       table("ribbons", Ribbon, "Ribbons as made, lengths in mm",
             { "length_mm" => :number, "entered_length" => :number, "entered_unit" => :text, "thickness_mm" => :number,
               "width_mm" => :number, "working_minute" => :number, "carried_own_weight" => :flag, "ended" => :text,
               "reading_error_mm" => :number, "marks" => :json,
-              "made_at" => :time, "taken_back_at" => :time, "pen" => :person },
+              "made_at" => :time, "entered_at" => :time, "taken_back_at" => :time, "taken_back_by" => :person, "pen" => :person },
             refs: { "reading_id" => "readings", "corrects_id" => "ribbons", "photo_id" => "photos" }),
       table("assignments", Assignment, "Classes that were given, with what the key said; the newest stands",
-            { "code" => :text, "override" => :flag, "reason" => :text, "rules_version" => :text, "result" => :json, "assigned_at" => :time,
+            { **NAMED, "override" => :flag, "reason" => :text, "rules_version" => :text, "result" => :json, "assigned_at" => :time,
               "pen" => :person }, refs: { "reading_id" => "readings" }),
       table("layer_changes", LayerChange, "How the layers of a profile were before each change, so that it can be undone",
-            { "label" => :text, "was" => :json, "made_at" => :time, "undone_at" => :time }, refs: { "profile_id" => "profiles" }),
+            { "label" => :text, "was" => :json, "made_at" => :time, "by" => :person, "undone_at" => :time, "undone_by" => :person }, refs: { "profile_id" => "profiles" }),
       table("revisions", Revision, "The values that sites, profiles, horizons and samples had before they were changed",
-            { "record_type" => :text, "record_id" => :integer, "was" => :json, "changed_at" => :time })
+            { "record_type" => :text, "record_id" => :integer, "was" => :json, "changed_at" => :time, "by" => :person })
     ].freeze
     BY_NAME = ALL.to_h { |one| [one.name, one] }.freeze
     # Written once all rows are there: a horizon comes before its readings.

@@ -12,8 +12,8 @@ module Exchange
     # @param scope [Scope]
     # @raise [Grittle::InvalidInput] for more horizons than can be told apart
     def initialize(scope)
-      reading = scope.profile && scope.profile.horizons.filter_map(&:reading).first
-      @triangle = Grittle.triangle(reading ? reading.evidence_system : "usda")
+      method = scope.profile ? scope.profile.field_method : Grittle::FieldMethod.new
+      @triangle = Grittle.triangle(method.evidence_system)
       @horizons = scope.relation(Tables::BY_NAME["horizons"]).where(removed_at: nil).order(:profile_id, :upper_cm).limit(MOST + 1).to_a
       return if @horizons.size <= MOST
 
@@ -49,11 +49,8 @@ module Exchange
 
     def points
       @horizons.filter_map do |horizon|
-        reading = horizon.reading
-        next unless reading&.shares
-
-        sand, _, clay = Grittle::Evidence::Margins.new(reading.shares).moments.values.map(&:first)
-        x, y = at(sand, clay)
+        mean = horizon.verdict&.fetch("mean") or next
+        x, y = at(*mean.values_at("sand", "clay"))
         [D.path("M#{D.n(x - 4)} #{D.n(y)}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0", fill: D::IRON, stroke: "#ffffff"),
          D.text(x + 7, y + 4, horizon.designation, size: 12, bold: true)]
       end

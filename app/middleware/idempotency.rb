@@ -10,6 +10,8 @@ class Idempotency
   FREE = %w[/api/assessments /api/compositions /api/comparisons /api/halvings /api/ribbon-measurements /api/positions
             /api/positions/here].freeze
   LENGTH = (8..80)
+  # Printable ASCII without blanks.
+  PLAIN = /\A[!-~]+\z/
 
   def initialize(app)
     @app = app
@@ -19,8 +21,8 @@ class Idempotency
     return @app.call(env) unless WRITES.include?(env["REQUEST_METHOD"]) && !FREE.include?(env["PATH_INFO"])
 
     key = env["HTTP_IDEMPOTENCY_KEY"].to_s
-    unless LENGTH.cover?(key.length)
-      return Problem.new(422, "Every write needs an Idempotency-Key header of #{LENGTH.begin} to #{LENGTH.end} characters.").response(env)
+    unless LENGTH.cover?(key.length) && key.match?(PLAIN)
+      return Problem.new(422, "Every write needs an Idempotency-Key header of #{LENGTH.begin} to #{LENGTH.end} plain characters.").response(env)
     end
 
     once(env, key)
@@ -35,7 +37,8 @@ class Idempotency
       response = @app.call(env)
       raise ActiveRecord::Rollback unless (200..299).cover?(response.first)
 
-      kept.update!(status: response.first, body: read(response))
+      # A record that can be read again is not kept a second time: the replay reads it.
+      kept.update!(status: response.first, replay: env["grittle.replay"], body: env["grittle.replay"] ? nil : read(response))
     end
     response
   rescue ActiveRecord::RecordNotUnique # waits for a twin under way, so its answer is there
@@ -48,7 +51,12 @@ class Idempotency
     kept = KeptResponse.find_by!(idempotency_key: key)
     return Problem.new(422, "This Idempotency-Key was used for another write.").response(env) unless kept.request_digest == digest(env)
 
-    [kept.status, { "content-type" => "application/json", "idempotent-replay" => "true" }, [kept.body]]
+    [kept.status, { "content-type" => "application/json", "idempotent-replay" => "true" }, [kept.replay ? read_again(env, kept.replay) : kept.body]]
+  end
+
+  def read_again(env, path)
+    asked = env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => path, "QUERY_STRING" => "", "rack.input" => StringIO.new, "CONTENT_LENGTH" => nil)
+    read(@app.call(asked.except("HTTP_IDEMPOTENCY_KEY", "sinatra.route", "CONTENT_TYPE")))
   end
 
   def digest(env)

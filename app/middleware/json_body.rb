@@ -10,6 +10,8 @@ class JsonBody
   # Bytes of a file, by where it goes.
   FILES = { "/api/photos" => Photo::MOST_BYTES, "/api/imports" => Exchange::Import::MOST_BYTES }.freeze
   FILE_TYPE = "application/octet-stream"
+  # A request of ours nests no deeper.
+  MOST_NESTING = 20
 
   def initialize(app)
     @app = app
@@ -50,8 +52,13 @@ class JsonBody
   def json?(env) = env["CONTENT_TYPE"].to_s.start_with?("application/json")
 
   def broken(text)
-    body = JSON.parse(text.dup.force_encoding("UTF-8").scrub)
-    Problem.new(400, "The body must be a JSON object, such as {}.") unless body.is_a?(Hash)
+    return Problem.new(400, "The body is no UTF-8 text. Nothing was changed.") unless text.dup.force_encoding("UTF-8").valid_encoding?
+
+    body = JSON.parse(text.dup.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
+    return Problem.new(400, "The body must be a JSON object, such as {}.") unless body.is_a?(Hash)
+
+    flaw = PlainText.flaw(body) or return
+    Problem.new(422, PlainText::SENTENCE, problems: [Grittle::Problem.new(pointer: flaw, sentence: PlainText::SENTENCE)])
   rescue JSON::ParserError
     Problem.new(400, "The body is not valid JSON. Nothing was changed.")
   end

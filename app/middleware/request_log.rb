@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
-# One line a request to the API; a refused one says why, on the same line.
+require "securerandom"
+
+# One line a request to the API, under a number of its own; a refused one says why, on the same line.
 class RequestLog
   def initialize(app, output: $stdout)
     @app = app
@@ -9,6 +11,7 @@ class RequestLog
 
   def call(env)
     started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    env["grittle.number"] = SecureRandom.hex(4)
     status, headers, body = @app.call(env)
     log(env, status, started) if env["PATH_INFO"].start_with?("/api")
     [status, headers, body]
@@ -19,7 +22,7 @@ class RequestLog
   def log(env, status, started)
     took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round
     why = env["grittle.problem"]&.tr("\r\n", "  ")
-    @output.puts [Time.now.utc.strftime("%FT%TZ"), env["REQUEST_METHOD"], env["PATH_INFO"].inspect[1..-2], status,
+    @output.puts [Time.now.utc.strftime("%FT%TZ"), env["grittle.number"], env["REQUEST_METHOD"], env["PATH_INFO"].inspect[1..-2], status,
                   "#{took}ms", why].compact.join(" ")
   end
 end

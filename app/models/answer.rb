@@ -1,18 +1,33 @@
 # frozen_string_literal: true
 
-# One observation as it was given. Only ever added: the newest of a name stands, null takes it back.
+# One thing that was said of a reading: an observation, or another of the events below. Only ever added.
 class Answer < Record
-  # The loop's answer, which is no observation of its own: Grittle::MoistureLoop makes moisture_rounds of it.
+  # Names that are no observations: the loop's answer, what was expected before any water, and why a contradiction is kept (the
+  # rule's name follows).
   MOISTURE = "moisture_answer"
-  # What the hand expected before any water: hidden until a class is assigned.
   EXPECTED = "expected"
-  # Why a contradiction is kept as it is; the rule's name follows.
   KEPT = "kept/"
 
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true
   attribute :value, ActiveRecord::Type::Json.new
 
-  # @return [Boolean] whether it is an observation of the core's vocabulary
-  def observation? = Grittle::Tests::Vocabulary::ALL.key?(observation)
+  # @param event [Hash{String=>Object}] as Grittle::Record has it
+  # @return [String] the name it is kept under
+  def self.name_of(event)
+    { "moisture" => MOISTURE, "expected" => EXPECTED, "kept" => "#{KEPT}#{event['name']}" }.fetch(event["kind"]) { event["name"] }
+  end
+
+  # @return [String] what happened, as Grittle::Record has it
+  def kind
+    return "kept" if observation.start_with?(KEPT)
+
+    { MOISTURE => "moisture", EXPECTED => "expected" }.fetch(observation, "answer")
+  end
+
+  # @return [String] the observation, or the rule that is kept
+  def said_of = observation.delete_prefix(KEPT)
+
+  # @return [Hash{String=>Object}] as Grittle::Record has it
+  def event = { "kind" => kind, "at" => given_at, "by" => pen_id, "name" => said_of, "value" => value }
 end

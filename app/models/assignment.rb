@@ -5,4 +5,10 @@ class Assignment < Record
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true
   attribute :result, ActiveRecord::Type::Json.new
+  include ClassColumns
+
+  # @return [Hash{String=>Object}] as Grittle::Record has it
+  def event
+    { "kind" => "class", "at" => assigned_at, "by" => pen_id, "value" => named.to_h, "override" => override, "reason" => reason }
+  end
 end

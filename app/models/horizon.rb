@@ -8,6 +8,9 @@ class Horizon < Record
   belongs_to :reported_reading, class_name: "Reading", optional: true
   has_many :samples, dependent: :restrict_with_exception, inverse_of: :horizon
   has_many :readings, -> { order(:id) }, through: :samples
+  has_many :reported_classes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :horizon
+  belongs_to :speaks, class_name: "Reading", optional: true
+  attribute :named, ActiveRecord::Type::Json.new
 
   COLOURS = %i[moist_colour dry_colour].freeze
 
@@ -18,7 +21,7 @@ class Horizon < Record
       horizon.assign_attributes(horizon.checked({ designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen }))
       LayerChange.keep(profile, "adding of #{horizon.designation}")
       horizon.save!
-      profile.horizons.reset
+      profile.refresh
       horizon
     end
   end
@@ -31,39 +34,44 @@ class Horizon < Record
 
       LayerChange.keep(profile, "change of #{designation}")
       revise(version, attributes)
+      profile.refresh
     end
-    profile.horizons.reset
   end
 
   # @return [Grittle::Profile::DepthRange]
   def depths = Grittle::Profile::DepthRange.new(upper_cm.to_f, lower_cm.to_f)
 
-  # The reading that speaks for the horizon, of soil that lay there: the reported one, else the newest with a class, else the newest.
-  # @return [Reading, nil]
-  def reading
-    whole = readings.reject { |reading| reading.sample.disturbed }
-    whole.find { |reading| reading.id == reported_reading_id } || whole.reverse.find(&:assigned) || whole.last
+  # @return [Reading, nil] that speaks for the horizon, as the core chooses it
+  def speaking
+    found = Grittle::Profile::ReadDown.speaking(readings.map { |reading| told(reading).merge("reading" => reading) })
+    found&.fetch("reading")
   end
 
-  # @return [Grittle::Profile::Described]
-  def as_described
-    assigned = reading&.assigned
-    grade = assigned.code if assigned && assigned.result["system"] == Grittle::Keys::FieldGrades::SYSTEM
-    Grittle::Profile::Described.new(designation: designation, depths: depths, colour: colour(:moist_colour), seen: seen, grade: grade,
-                                    boundary: boundary_cm, clay: layer&.clay_mean)
+  # @return [Hash{String=>Object}] the horizon as the core takes it
+  def describe
+    { "designation" => designation, "upper_cm" => upper_cm.to_f, "lower_cm" => lower_cm.to_f, "boundary" => boundary, "seen" => seen,
+      "moist_colour" => moist_colour, "reported_class" => reported_class&.named, "readings" => readings.map { |reading| whole(reading) } }
   end
 
-  # @return [Grittle::Profile::Contrast::Layer, nil] its clay with the uncertainty; nil where nothing is known of it
-  def layer
-    shares = reading&.shares or return
-    @layer ||= Grittle::Profile::Contrast::Layer.from(
-      shares, designation: designation, depths: depths, boundary: boundary_cm,
-              other_material: seen["discontinuity"] == true || designation.match?(/\A[2-9]/)
-    )
+  # @return [ReportedClass, nil] a class that came without a reading
+  def reported_class = reported_classes.last
+
+  # Keeps what speaks for the horizon, and its class, for lists.
+  def refresh
+    speaks = speaking
+    class_of = speaks ? speaks.class_given : reported_class&.named
+    update_columns(speaks_id: speaks&.id, named: class_of&.to_h, class_system: class_of&.system, class_code: class_of&.code)
   end
 
-  # @return [Array, nil] cm from and to over which the lower boundary lies
-  def boundary_cm = boundary && Grittle::Profile::Boundaries.range_cm(boundary, system: profile.naming_system)
+  # @return [Hash{String=>Object}, nil] what is known of its texture, as Grittle::Verdict has it
+  def verdict
+    return speaks.kept_verdict if speaks
+
+    Grittle::Verdict.of_class(class_given) if class_given
+  end
+
+  # @return [Grittle::NamedClass, nil] the class that was given to it
+  def class_given = named && Grittle::NamedClass.from(named)
 
   # @param order [Boolean] whether it must fit between the horizons that are there
   # @return [Hash] attributes ready to store
@@ -79,6 +87,16 @@ class Horizon < Record
 
   private
 
+  # What the choice of the reading that speaks goes by.
+  def told(reading)
+    { "id" => reading.id, "named" => reading.class_given, "reported" => reading.id == reported_reading_id, "disturbed" => reading.sample.disturbed }
+  end
+
+  def whole(reading)
+    told(reading).merge("by" => reading.hand&.name, "day" => reading.started_at.to_date.iso8601,
+                        "verdict" => (reading.kept_verdict if reading.id == speaks_id))
+  end
+
   # What was typed of colour and boundary, as it is kept; a blank takes it back.
   def looked_at(input)
     colours = COLOURS.select { |name| input.key?(name) }.to_h do |name|
@@ -87,7 +105,7 @@ class Horizon < Record
     return colours unless input.key?(:boundary)
 
     word = input[:boundary].presence
-    self.class.one_of(:boundary, word, Grittle::Profile::Boundaries.words(profile.naming_system))
+    self.class.one_of(:boundary, word, Grittle::Profile::Boundaries.words(profile.field_method.naming_system))
     colours.merge(boundary: word)
   end
 

@@ -5,6 +5,8 @@ class LayerChange < Record
   COLUMNS = %w[id designation upper_cm lower_cm boundary moist_colour dry_colour described reported_reading_id].freeze
 
   belongs_to :profile
+  belongs_to :by, class_name: "Observer", optional: true
+  belongs_to :undone_by, class_name: "Observer", optional: true
   attribute :was, ActiveRecord::Type::Json.new
 
   scope :standing, -> { where(undone_at: nil) }
@@ -13,7 +15,7 @@ class LayerChange < Record
   # @param label [String] what is done, for the button that undoes it
   # @return [LayerChange]
   def self.keep(profile, label)
-    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc)
+    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.pen)
   end
 
   # @return [Hash] the layers, and which horizon each of their samples belongs to
@@ -33,7 +35,7 @@ class LayerChange < Record
     added.each { |horizon| horizon.update!(removed_at: Time.now.utc) }
     was["horizons"].each { |attributes| Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil)) }
     was["samples"].each { |sample, horizon| Sample.where(id: sample).update_all(horizon_id: horizon) }
-    update!(undone_at: Time.now.utc)
+    update!(undone_at: Time.now.utc, undone_by: profile.pen)
   end
 
   private

@@ -58,7 +58,7 @@ class Layers
       written = Rows.new(@profile, rows).write
       @profile.horizons.reset
       check_order(written)
-      @profile.samples.reset.each(&:attach)
+      settle
     end
   end
 
@@ -66,8 +66,7 @@ class Layers
   def undo
     @profile.with_lock do
       (@profile.last_change || refuse("", "There is nothing to undo.")).undo
-      @profile.horizons.reset
-      @profile.samples.reset.each(&:attach)
+      settle
     end
   end
 
@@ -79,9 +78,15 @@ class Layers
 
       LayerChange.keep(@profile, label)
       yield
-      @profile.horizons.reset
-      @profile.samples.reset.each(&:attach)
+      settle
     end
+  end
+
+  # Samples at depths find their horizon anew, and horizons what speaks for them.
+  def settle
+    @profile.horizons.reset
+    @profile.samples.reset.each(&:attach)
+    @profile.refresh
   end
 
   # Rows may trade places, so only the whole is held against itself.

@@ -2,6 +2,8 @@
 
 # Somebody who textures (the hand) or writes it down (the pen).
 class Observer < Record
+  belongs_to :fieldbook, default: -> { Fieldbook.current }
+
   # @param name [String, nil]
   # @return [Observer, nil] nil for a blank name
   def self.named(name)

@@ -20,6 +20,9 @@ class Photo < Record
     "image/webp" => [/\ARIFF.{4}WEBP/mn, ".webp", { Q: 90 }]
   }.freeze
 
+  belongs_to :fieldbook, default: -> { Fieldbook.current }
+  belongs_to :by, class_name: "Observer", optional: true
+
   scope :standing, -> { where(removed_at: nil) }
 
   # @param owner [Site, Profile, Horizon, Reading]

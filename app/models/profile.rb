@@ -12,18 +12,7 @@ class Profile < Record
   has_many :layer_changes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :profile
 
   attribute :increments, ActiveRecord::Type::Json.new
-
-  METHOD_DEFAULTS = {
-    key: Grittle::Keys::RibbonAndRub::ID, limit_set: Grittle::Keys::LimitSets::DEFAULT,
-    ribbon_counts_from: Grittle::Keys::LimitSets::DEFAULT_COUNTS_FROM, unit: "mm",
-    system: Grittle::Triangles::USDA.id, curve: Grittle::Curves::DEFAULT, older_grades: false
-  }.freeze
-  # What may stand in a column.
-  CHOICES = {
-    kind: Grittle::Profile::EXPOSURES, limit_set: Grittle::Keys::LimitSets::ALL, unit: Grittle::Units::LENGTHS,
-    ribbon_counts_from: Grittle::Keys::LimitSets::COUNTS_FROM, system: Grittle::TRIANGLES,
-    key: Grittle::Keys::ALL.to_h { |key| [key::ID, key] }, curve: Grittle::Curves::ALL.to_h { |curve| [curve.id, curve] }
-  }.freeze
+  include Methodical
 
   # How many profiles of a site stand in a list of sites; a site may have hundreds.
   LISTED = 12
@@ -38,13 +27,16 @@ class Profile < Record
   # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
   # @raise [Grittle::InvalidInput]
   def self.make(site, input)
-    profile = new(site: site, **METHOD_DEFAULTS)
+    profile = new(site: site, touched_at: Time.now.utc, **Grittle::FieldMethod::DEFAULTS)
     profile.update!(profile.seen_with(input))
     profile
   end
 
   # @raise [Grittle::InvalidInput, Record::Stale]
-  def change(version, input) = revise(version, seen_with(input))
+  def change(version, input)
+    revise(version, seen_with(input))
+    refresh if input.key?(:increments)
+  end
 
   # @return [Hash] attributes ready to store, described and auger pulls among them
   def seen_with(input)
@@ -62,9 +54,8 @@ class Profile < Record
   # @return [Hash] attributes ready to store
   def self.checked(input)
     input[:name] = required_text(:name, input[:name], "profile") if input.key?(:name)
-    CHOICES.each { |field, table| one_of(field, input[field], table) }
-    %i[hand pen].each { |role| input[role] = Observer.named(input[role]) if input.key?(role) }
-    input
+    one_of(:kind, input[:kind], Grittle::Profile::EXPOSURES)
+    Methodical.checked(input)
   end
 
   # @return [Grittle::Profile::HorizonSequence] of all horizons but the one named
@@ -75,29 +66,28 @@ class Profile < Record
   # @return [LayerChange, nil] what can be undone
   def last_change = layer_changes.standing.last
 
-  # @return [String] the system in whose names the profile's key answers
-  def naming_system = key == Grittle::Keys::TwoNumbers::ID ? system : Grittle::Keys[key]::SYSTEM
+  # What is read down the profile, from the core's one front door.
+  # @return [Hash{String=>Object}] as Grittle.read_down has it
+  def read_down = Grittle.read_down(describe)
 
-  # What lies between the horizons that touch, where both have been textured. Organic layers are left out: their texture is
-  # none.
-  # @return [Array<Grittle::Profile::Contrast>]
-  def contrasts
-    layers = horizons.reject { |horizon| horizon.as_described.organic? }
-    layers.each_cons(2).filter_map do |upper, lower|
-      next unless upper.lower_cm == lower.upper_cm
-
-      above, below = [upper, lower].map(&:layer)
-      Grittle::Profile::Contrast.new(above, below, same_hand: upper.reading.same_hand?(lower.reading)) if above && below
-    end
+  # @return [Hash{String=>Object}] the profile as the core takes it, horizon by horizon with its readings
+  def describe
+    { "name" => name, "naming_system" => field_method.naming_system, "horizons" => horizons.map(&:describe) }
   end
-
-  # @return [Array<Grittle::Profile::Described>] the horizons as they are read down
-  def described_horizons = horizons.map(&:as_described)
 
   # @return [Horizon, nil] the first without a class from +below+ on, else the first at all
   def next_horizon(below: nil)
-    waiting = horizons.reject { |horizon| horizon.reading&.assigned }
+    waiting = horizons.reject(&:named)
     waiting.find { |horizon| below && horizon.upper_cm > below.upper_cm } || (waiting - [below]).first
+  end
+
+  # What follows from the readings and is kept for lists: what speaks for each horizon, its class, and whether something is open.
+  # @param touch [Boolean] whether the profile was worked on just now
+  def refresh(touch: false)
+    layers = horizons.reset.preload(:reported_classes, readings: [:assignments, { sample: %i[profile horizon] }]).to_a
+    layers.each(&:refresh)
+    update_columns({ open: layers.any? { |layer| layer.named.nil? }, touched_at: (Time.now.utc if touch) }.compact)
+    horizons.reset
   end
 
   private

@@ -25,10 +25,13 @@ class Record < ActiveRecord::Base
       assign_attributes(attributes)
       next unless changed?
 
-      Revision.create!(record_type: self.class.name, record_id: id, was: changed_attributes, changed_at: Time.now.utc)
+      Revision.create!(record_type: self.class.name, record_id: id, was: changed_attributes, changed_at: Time.now.utc, by: writer)
       save!
     end
   end
+
+  # @return [Observer, nil] who writes, as far as the record knows
+  def writer = (pen if respond_to?(:pen)) || (profile&.pen if respond_to?(:profile))
 
   # A blank name is refused with a sentence at its field.
   # @raise [Grittle::InvalidInput]

@@ -4,6 +4,7 @@
 class Sample < Record
   include Describable
 
+  belongs_to :fieldbook, default: -> { Fieldbook.current }
   belongs_to :horizon, optional: true
   belongs_to :profile, optional: true
   belongs_to :site, optional: true
@@ -42,7 +43,11 @@ class Sample < Record
   def change(version, input)
     revise(version, checked(input))
     attach if profile
+    place&.refresh
   end
+
+  # @return [Profile, nil] that it belongs to, by itself or through its horizon
+  def place = profile || horizon&.profile
 
   # Out of the profile, where nothing was textured; the record keeps it.
   # @raise [Grittle::InvalidInput, Record::Stale]
@@ -72,7 +77,7 @@ class Sample < Record
     return own if own && own != "whole"
     return "fell_in" if horizon&.seen&.fetch("fell_in", nil)
 
-    (profile || horizon&.profile)&.increment_at(upper_cm, lower_cm)&.fetch("condition", nil).then { |found| found unless found == "whole" }
+    place&.increment_at(upper_cm, lower_cm)&.fetch("condition", nil).then { |found| found unless found == "whole" }
   end
 
   # @return [String] "20 cm" or "20 to 30 cm"

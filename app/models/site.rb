@@ -4,6 +4,7 @@
 class Site < Record
   include Describable
 
+  belongs_to :fieldbook, default: -> { Fieldbook.current }
   has_many :profiles, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
 
   # @param input [Hash{Symbol=>Object}] name, landform, note, described, and position as people write one

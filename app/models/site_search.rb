@@ -8,18 +8,20 @@ class SiteSearch
   }.freeze
 
   # @param params [Hash{String=>String}] text, class (SYSTEM:CODE), from, to, unfinished
-  def initialize(params)
+  # @param fieldbook [Fieldbook]
+  def initialize(params, fieldbook = Fieldbook.current)
     @params = params.slice("text", "class", "from", "to", "unfinished").compact_blank
+    @fieldbook = fieldbook
   end
 
   # @return [ActiveRecord::Relation] of sites
   # @raise [Grittle::InvalidInput] for what is no date
   def sites
-    found = Site.all
+    found = @fieldbook.sites
     found = found.where(id: with_text) if @params["text"]
     found = found.where(id: with_class) if @params["class"]
     found = found.where(id: between) if @params["from"] || @params["to"]
-    @params["unfinished"] ? found.where(id: unfinished) : found
+    @params["unfinished"] ? found.where(id: Profile.where(open: true).select(:site_id)) : found
   end
 
   private
@@ -30,12 +32,11 @@ class SiteSearch
     TEXT.values.flatten.map { |column| all.where("#{column} LIKE ?", like) }.reduce(:or).select(:id)
   end
 
-  # By the newest class of each reading.
+  # By the class that stands for each horizon, whatever else belongs to its name.
   def with_class
     system, code = @params["class"].split(":", 2)
-    newest = Assignment.group(:reading_id).select("MAX(id)")
-    given = Assignment.where(id: newest, code: code).where("JSON_VALUE(result, '$.system') = ?", system)
-    Profile.joins(horizons: { samples: :readings }).where(readings: { id: given.select(:reading_id) }).select(:site_id)
+    given = Horizon.where(class_system: system, class_code: code, removed_at: nil)
+    Profile.where(id: given.select(:profile_id)).select(:site_id)
   end
 
   def between
@@ -50,10 +51,5 @@ class SiteSearch
   rescue Date::Error
     raise Grittle::InvalidInput,
           [Grittle::Problem.new(pointer: "/#{name}", sentence: "A day is written such as 2026-05-31, not “#{@params[name]}”.")]
-  end
-
-  def unfinished
-    done = Horizon.joins(samples: { readings: :assignments }).select(:id)
-    Profile.joins(:horizons).where.not(horizons: { id: done }).select(:site_id)
   end
 end

@@ -8,26 +8,20 @@ class Work
 
   attr_reader :reading, :horizon
 
+  # @param fieldbook [Fieldbook]
   # @return [Work, nil] nil when nothing is unfinished
-  def self.current
-    reading = Reading.where.missing(:assignments).order(updated_at: :desc, id: :desc).limit(RECENT).find { |left| begun?(left) }
+  def self.current(fieldbook = Fieldbook.current)
+    left = fieldbook.readings.where(classed: false).order(updated_at: :desc, id: :desc).limit(RECENT)
+    reading = left.preload(sample: { horizon: { profile: :site } }).find { |one| begun?(one) }
     return new(reading: reading, horizon: reading.horizon) if reading
 
-    horizon = waiting.lazy.filter_map { |id| Profile.find(id).next_horizon }.first
+    horizon = fieldbook.profiles.where(open: true).order(touched_at: :desc, id: :desc).first&.next_horizon
     new(horizon: horizon) if horizon
   end
 
   # A quick reading that was opened and left untouched is no work.
-  def self.begun?(reading) = reading.horizon || reading.answers.exists? || reading.ribbons.exists?
-
-  # @return [Array<Integer>] profiles with a horizon that has no class, the one that was last worked on first
-  def self.waiting
-    done = Horizon.joins(samples: { readings: :assignments }).select(:id)
-    profiles = Profile.joins(:horizons).where.not(horizons: { id: done }).distinct.pluck(:id, :updated_at)
-    touched = Reading.joins(sample: :horizon).group("horizons.profile_id").maximum(:updated_at)
-    profiles.sort_by { |id, updated_at| touched[id] || updated_at }.reverse.map(&:first)
-  end
-  private_class_method :begun?, :waiting
+  def self.begun?(reading) = reading.sample.horizon || reading.answers.exists? || reading.ribbons.exists?
+  private_class_method :begun?
 
   def initialize(horizon:, reading: nil)
     @reading = reading

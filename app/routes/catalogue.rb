@@ -33,7 +33,7 @@ module Routes
       end
 
       app.post "/api/assessments" do
-        observations = JSON.parse(JSON.generate(input[:observations]))
+        observations = input[:observations].deep_stringify_keys
         answer Grittle.assess(observations, **input.except(:observations)).to_h
       end
 

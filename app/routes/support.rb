@@ -8,8 +8,18 @@ module Routes
     # @return [Hash{Symbol=>Object}] the body, its shape already checked against the API description
     def input = @input ||= JSON.parse(request.body.read, symbolize_names: true)
 
+    # @return [Fieldbook] the root that every finder starts from
+    def fieldbook = @fieldbook ||= ::Fieldbook.current
+
     # @return [Hash{Symbol=>Object}] the body without its version
     def changes = input.except(:version)
+
+    # A record that was written: a retry of the write reads it again, from where it is read.
+    # @param path [String]
+    def written(path, value, status = 200)
+      env["grittle.replay"] = path
+      answer(value, status)
+    end
 
     def answer(value, status = 200)
       content_type :json
@@ -20,9 +30,9 @@ module Routes
     # @return [Array] records, and the figures of the page
     def paged(relation)
       total = relation.count
+      pages = [(total / PAGE_SIZE.to_f).ceil, 1].max
       page = [params["page"].to_i, 1].max
-      [relation.offset((page - 1) * PAGE_SIZE).limit(PAGE_SIZE),
-       { page: page, pages: [(total / PAGE_SIZE.to_f).ceil, 1].max, total: total }]
+      [relation.offset((page - 1) * PAGE_SIZE).limit(PAGE_SIZE), { page: page, pages: pages, total: total }]
     end
   end
 end

@@ -2,8 +2,8 @@
 
 # The core's words, limits and classes for the page. The same for everybody, so made once.
 module CatalogueSerializer
-  # mm a ribbon's thickness starts from: what most teach for the flow key [common practice].
-  USUAL_THICKNESS_MM = 3
+  # mm that a ribbon's thickness is counted from, once somebody counts: what most teach for the flow key [common practice].
+  THICKNESS_FROM_MM = 3
 
   module_function
 
@@ -14,16 +14,14 @@ module CatalogueSerializer
       rules_version: Grittle::RULES_VERSION,
       tests: Grittle::Tests::Catalogue::TESTS.map { |name, test| test(name, test) },
       moisture: test("moisture", Grittle::Tests::Catalogue::MOISTURE), cautions: Grittle::Tests::CAUTIONS,
-      names: names, keys: keys, limit_sets: limit_sets, systems: choices(Grittle::TRIANGLES.transform_values(&:name)),
+      names: names, method: Grittle::FieldMethod.form, keys: keys, limit_sets: limit_sets, systems: choices(Grittle::TRIANGLES.transform_values(&:name)),
       silt_limits: choices(Grittle::SiltLimit::MEASURED.to_h { |limit, whose| [limit.to_s, "#{limit} µm, #{whose}"] }),
       curves: choices(Grittle::Curves::ALL.to_h { |curve| [curve.id, curve.name] }),
-      ribbon_counts_from: choices(Grittle::Keys::LimitSets::COUNTS_FROM.transform_values { |rule| rule[:name] }),
       units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
       exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
       grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
       boundaries: boundaries, **descriptions,
-      designations: Grittle::Profile::DESIGNATIONS, thickness_mm: USUAL_THICKNESS_MM,
-      length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
+      designations: Grittle::Profile::DESIGNATIONS, thickness_mm: THICKNESS_FROM_MM, length_mm: Grittle::Ribbon::LENGTH_MM.minmax, thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
   end
 
@@ -48,25 +46,20 @@ module CatalogueSerializer
 
   # @return [Hash] the words for a boundary, by the system of a profile's names
   def boundaries
-    [*Grittle::TRIANGLES.keys, "australia"].to_h do |system|
+    (Grittle::Names.systems - [Grittle::Names::ORGANIC_SYSTEM]).to_h do |system|
       [system, Grittle::Profile::Boundaries.words(system).map do |word, (name, from, to)|
         { value: word, name: name, hint: to ? "#{from} to #{to} cm" : "#{from} cm and more" }
       end]
     end
   end
 
-  # Every name that a key or a triangle gives, with the part of the triangle it stands for.
+  # Every name that there is, with the part of the triangle it stands for.
   # @return [Array<Hash>] schema Naming
   def names
-    of_keys = Grittle.keys.flat_map do |key|
-      key.codes.map { |code| [key::SYSTEM, code, key.name_of(code)] }
-    end
-    of_triangles = Grittle::TRIANGLES.values.flat_map do |triangle|
-      triangle.classes.values.map { |one| [triangle.id, one.code, one.name] }
-    end
-    (of_keys + of_triangles).uniq.map do |system, code, name|
-      { system: system, code: code, name: name, regions: Grittle::Regions.polygons(system, code),
-        middle: Grittle::Regions.middle(system, code).to_h, clay: system == "australia" ? Grittle::Keys::FieldGrades.clay(code) : nil }
+    Grittle::Names.all.map do |name|
+      named = Grittle::NamedClass.new(system: name.system, code: name.code)
+      { system: name.system, code: name.code, name: name.name, kind: name.kind.to_s, regions: named.polygons, middle: named.middle&.to_h,
+        clay: name.kind == :grade ? name.clay : nil, hint: Grittle::Names::ORGANIC_HINTS[name.code] }
     end
   end
 
@@ -97,8 +90,8 @@ module CatalogueSerializer
 
   # What may be assigned by a key, by the system its names are of.
   def codes(key)
-    systems = key == Grittle::Keys::TwoNumbers ? Grittle::TRIANGLES.keys : [key::SYSTEM]
-    systems.to_h { |system| [system, key.codes(system)] }
+    systems = Grittle::FieldMethod::PARTS[:system]
+    (systems.of?(key::ID) ? systems.choices.keys : [key::SYSTEM]).to_h { |system| [system, key.codes(system)] }
   end
 
   def limit_sets

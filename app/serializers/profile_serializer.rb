@@ -1,32 +1,34 @@
 # frozen_string_literal: true
 
-# Profiles, their horizons and the sites they lie at, as the page sees them.
+# Profiles, their horizons and the sites they lie at, as the page sees them. Renders only.
 module ProfileSerializer
   module_function
 
   # @param profile [Profile]
-  # @param clay [Boolean] whether each reading carries its clay with the range: for one profile, not for lists of them
   # @return [Hash] schema Profile
-  def call(profile, clay: true)
-    {
-      id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
-      name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
-      method: ReadingSerializer.method(profile), naming_system: profile.naming_system,
-      method_name: method_name(profile), hand: profile.hand&.name,
-      pen: profile.pen&.name, note: profile.note, described: profile.seen,
-      horizons: profile.horizons.map { |horizon| horizon(horizon, clay: clay) },
-      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id,
-      **(clay ? { undo: undo(profile), **DescriptionSerializer.profile(profile) } : {})
-    }
+  def call(profile)
+    down = profile.read_down
+    { **opening(profile), note: profile.note, described: profile.seen, contaminated: profile.site.seen["contamination"] == true,
+      horizons: profile.horizons.zip(down["horizons"]).map { |horizon, read| horizon(horizon, read) },
+      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id, undo: undo(profile),
+      **DescriptionSerializer.profile(profile, down) }
+  end
+
+  # @param profile [Profile]
+  # @return [Hash] schema ProfileSummary: as lists and the land show it, from what is kept
+  def summary(profile)
+    { **opening(profile),
+      horizons: profile.horizons.map { |horizon| { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system } },
+      next_horizon_id: profile.next_horizon&.id }
   end
 
   # @param site [Site]
   # @param listed [Array<Profile>] those to show of it
   # @return [Hash] schema Site
-  def site(site, listed = Profile.first_of([site]), count: site.profiles.count)
-    profiles = listed.map { |profile| call(profile, clay: false) }
+  def site(site, listed = Profile.first_of([site]).includes(:site, :hand, :pen, :horizons), count: site.profiles.count)
     { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
-      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: profiles, profile_count: count }
+      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: listed.map { |profile| summary(profile) },
+      profile_count: count }
   end
 
   # @param profile [Profile]
@@ -34,17 +36,24 @@ module ProfileSerializer
   def line(profile)
     layers = profile.horizons
     { id: profile.id, name: profile.name, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind), horizons: layers.size,
-      textured: layers.count { |horizon| horizon.readings.any?(&:assigned) }, depth_cm: layers.last && plain(layers.last.lower_cm),
+      textured: layers.count(&:named), depth_cm: layers.last && plain(layers.last.lower_cm),
       designations: layers.map(&:designation).join(", ") }
   end
 
-  def horizon(horizon, clay:)
-    reading = horizon.reading
-    summary = reading && ReadingSerializer.summary(reading)
-    summary = summary.merge(clay: ReadingSerializer.clay(reading)) if summary && clay
+  # @param read [Hash{String=>Object}] what Grittle.read_down says of it
+  def horizon(horizon, read)
+    speaking = horizon.readings.find { |reading| reading.id == read["speaks"] }
     { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary, described: horizon.seen,
-      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, reading: summary,
-      **(clay ? { readings: DescriptionSerializer.readings(horizon), photos: DescriptionSerializer.photos(horizon) } : {}) }
+      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, named: read["named"], clay: read["clay"],
+      own_clay: read["own_clay"], reported_class: reported(horizon), reading: speaking && ReadingSerializer.summary(speaking),
+      readings: DescriptionSerializer.readings(horizon, read), photos: DescriptionSerializer.photos(horizon) }
+  end
+
+  # @return [Hash, nil] a class that came without a reading
+  def reported(horizon)
+    found = horizon.reported_class
+    found && { **found.named.describe, said: found.said, person: found.person, reported_on: found.reported_on, source: found.source,
+               added_at: found.added_at.iso8601 }
   end
 
   # @return [String, nil] what can be undone, without hiding a reading
@@ -74,9 +83,11 @@ module ProfileSerializer
     end
   end
 
-  def method_name(profile)
-    detail = { Grittle::Keys::RibbonAndRub::ID => Grittle::Keys::LimitSets[profile.limit_set][:name].downcase,
-               Grittle::Keys::TwoNumbers::ID => Grittle.triangle(profile.system).name }[profile.key]
-    [Grittle::Keys[profile.key]::NAME, detail].compact.join(", ")
+  def opening(profile)
+    { id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
+      name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
+      method: profile.field_method.to_h, naming_system: profile.field_method.naming_system, method_name: profile.field_method.name,
+      hand: profile.hand&.name, pen: profile.pen&.name }
   end
+  private_class_method :reported, :opening
 end

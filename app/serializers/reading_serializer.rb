@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# A reading as the page sees it: whole for the bench, in summary for lists and the section.
+# A reading as the page sees it: whole for the bench, in summary for lists and the section. Renders only; what it says is the core's.
 module ReadingSerializer
   module_function
 
@@ -10,63 +10,52 @@ module ReadingSerializer
     assessment = reading.assessment
     {
       id: reading.id, version: reading.lock_version, label: reading.sample.label, step: reading.step,
-      method: method(reading), hand: reading.hand&.name, pen: reading.pen&.name, started_at: reading.started_at.iso8601,
-      **place(reading), observations: reading.observations, moisture: moisture(reading),
-      ribbons: reading.standing_ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessed(reading, assessment), expected: expected(reading),
-      assigned: assigned(reading)&.merge(estimate: given(assessment, reading.assigned)),
-      photos: DescriptionSerializer.photos(reading)
+      method: reading.field_method.to_h, method_name: reading.field_method.name, hand: reading.hand&.name, pen: reading.pen&.name, started_at: reading.started_at.iso8601,
+      **place(reading), observations: reading.observations, superseded: reading.superseded, moisture: moisture(reading.record),
+      ribbons: reading.record.ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
+      assessment: assessed(reading, assessment), ended_at: assessment.ended_at, **offers(reading, assessment), expected: expected(reading.record),
+      assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
+      cautions: cautions(reading), photos: DescriptionSerializer.photos(reading)
     }
   end
 
   # @return [Hash] schema Assessment, with the reason beside a contradiction that is kept
   def assessed(reading, assessment)
-    kept = reading.kept_contradictions
+    kept = reading.record.kept
     whole = assessment.to_h
     whole.merge("contradictions" => whole["contradictions"].map { |one| one.merge("kept" => kept[one["rule"]]) })
   end
 
-  # @return [Hash, nil] schema GivenClass: the estimate given the class that was assigned
-  def given(assessment, assignment)
-    assignment && assessment.estimate.given(assignment.code, naming: assignment.result["system"]).to_h
+  # @return [Hash] what is ready to be assigned; and for each class that may be, the names that are ready for it, the fullest first
+  def offers(reading, assessment)
+    seen = reading.horizon&.seen || {}
+    ready = assessment.offers(seen)
+    codes = [*reading.field_method.codes, *Grittle::Names::ORGANIC.keys]
+    { proposals: assessment.proposals(seen).map { |named| offer(named) },
+      offers: codes.map { |code| { code: code, names: ready.for(code).map { |named| offer(named) } } } }
   end
 
-  # What follows from a reading goes by the estimate given the assigned class, or by the estimate alone.
-  # @return [Hash, nil] schema Clay, in percent
-  def clay(reading)
-    assessment = reading.assessment
-    return if assessment.estimate.empty? && reading.assigned.nil?
-
-    within = given(assessment, reading.assigned)
-    found = within || assessment.estimate.to_h
-    { mean: found["mean"]["clay"], range: found["clay_range"], given: !within.nil?, uniform: within ? within["uniform"] : false }
-  end
+  def offer(named) = { code: named.code, system: named.system, full_name: named.full_name, added: named.added }
 
   # What was expected stays hidden until there is a class to hold it against.
   # @return [Hash, nil] schema Expectation
-  def expected(reading)
-    wanted = reading.expected or return
-    assignment = reading.assigned or return { hidden: true }
+  def expected(record)
+    wanted = record.expected or return
+    given = record.assigned or return { hidden: true }
 
-    { hidden: false, code: wanted["code"], name: Grittle::Keys[wanted["key"]].name_of(wanted["code"], wanted["system"]),
-      agreement: Grittle::Agreement.of([assignment.result["system"], assignment.code], wanted.values_at("system", "code")).to_s }
+    { hidden: false, code: wanted.code, name: wanted.full_name, agreement: given.agreement(wanted)&.to_s }
   end
 
-  # @return [Hash] schema ReadingSummary
+  # Suspected contamination is said at every step where hands touch the soil.
+  # @return [Array<String>] names of cautions that this reading needs beside those of its steps
+  def cautions(reading) = reading.profile&.site&.seen&.fetch("contamination", nil) ? %w[contaminated] : []
+
+  # @return [Hash] schema ReadingSummary, from what is kept of it
   def summary(reading)
-    assessment = reading.assessment
-    main = assessment.main
-    set = assessment.ribbon_set
-    { id: reading.id, label: reading.sample.label, step: reading.step, assigned: assigned(reading), ribbon_set: set,
-      ribbon_text: set && ribbon_text(set, reading.unit), sentence: main["sentence"],
-      outcomes: main["outcomes"], started_at: reading.started_at.iso8601, hand: reading.hand&.name }
-  end
-
-  # @param record [Reading, Profile]
-  # @return [Hash] schema Method
-  def method(record)
-    { key: record.key, system: record.system, limit_set: record.limit_set, ribbon_counts_from: record.ribbon_counts_from,
-      older_grades: record.older_grades, curve: record.curve, unit: record.unit }
+    verdict = reading.kept_verdict
+    { id: reading.id, label: reading.sample.label, step: reading.step, assigned: assigned(reading), ribbon_set: verdict["ribbon_set"],
+      ribbon_text: verdict["ribbon_text"], sentence: verdict["sentence"], outcomes: verdict["outcomes"],
+      started_at: reading.started_at.iso8601, hand: reading.hand&.name, clay: verdict["clay"], own_clay: verdict["own_clay"] }
   end
 
   # @return [Hash] every answer, ribbon and assignment, oldest first
@@ -82,39 +71,29 @@ module ReadingSerializer
       profile: profile && { id: profile.id, name: profile.name, site: profile.site.name },
       horizon: horizon && { id: horizon.id, **ProfileSerializer.depths(horizon) },
       horizons: (profile&.horizons || []).map do |layer|
-        assignment = layer.reading&.assigned
-        { id: layer.id, **ProfileSerializer.depths(layer), code: assignment&.code, system: assignment && assignment.result["system"] }
+        { id: layer.id, **ProfileSerializer.depths(layer), code: layer.class_code, system: layer.class_system }
       end,
-      next_horizon: following && { id: following.id, designation: following.designation, reading_id: following.reading&.id }
+      next_horizon: following && { id: following.id, designation: following.designation, reading_id: following.speaks_id }
     }
   end
 
-  def moisture(reading)
-    loop = reading.moisture_loop
-    answers = reading.answers.select { |answer| answer.observation == Answer::MOISTURE && answer.value }
-    { answers: answers.map(&:value), rounds: loop.rounds, rounds_at_most: Grittle::MoistureLoop::ROUNDS,
-      open: reading.observations["ball_holds"] == false && !loop.over? }
+  def moisture(record)
+    loop = record.moisture_loop
+    { answers: loop.answers, rounds: loop.rounds, rounds_at_most: Grittle::MoistureLoop::ROUNDS, open: record.moisture_open? }
   end
 
-  def ribbon(ribbon)
-    { id: ribbon.id, length_mm: ribbon.length_mm.to_f, ended: ribbon.ended, carried_own_weight: ribbon.carried_own_weight,
-      **%i[thickness_mm width_mm working_minute reading_error_mm].to_h { |name| [name, ribbon[name]&.to_f] }, photo_id: ribbon.photo_id,
-      entered: { length: ribbon.entered_length.to_f, unit: ribbon.entered_unit }, made_at: ribbon.made_at.iso8601 }
+  # @param event [Hash{String=>Object}] as Grittle::Record has it
+  def ribbon(event)
+    { id: event["id"], length_mm: event["length_mm"], ended: event["ended"], carried_own_weight: event["carried_own_weight"],
+      **Ribbon::SHAPE.to_h { |name| [name.to_sym, event[name]] }, photo_id: event["photo_id"],
+      entered: { length: event["entered"], unit: event["unit"] }, made_at: event["made_at"].iso8601 }
   end
 
   def assigned(reading)
-    assignment = reading.assigned or return
-    key, system = assignment.result.values_at("key", "system")
-    { code: assignment.code, key: key, system: system, name: Grittle::Keys[key].name_of(assignment.code, system),
-      proposed: assignment.result["outcomes"], override: assignment.override, reason: assignment.reason,
-      rules_version: assignment.rules_version, assigned_at: assignment.assigned_at.iso8601 }
-  end
-
-  def ribbon_text(set, unit)
-    return "every ribbon tore" unless set["mean_mm"]
-
-    made = set["count"] == 1 ? "1 made" : "#{set['count']} made"
-    "#{Grittle::Units.say(unit == 'mm' ? set['mean_mm'].round : set['mean_mm'], unit)}, #{made}"
+    assignment = reading.assignments.last or return
+    { **assignment.named.describe.transform_keys(&:to_sym), key: assignment.key, proposed: assignment.result["outcomes"],
+      override: assignment.override, reason: assignment.reason, rules_version: assignment.rules_version,
+      assigned_at: assignment.assigned_at.iso8601 }
   end
 
   def answers(reading)
@@ -126,31 +105,39 @@ module ReadingSerializer
 
   # @return [Array<String>] what an answer is about, and what it says
   def said(answer, reading)
-    name = answer.observation
-    what = name.start_with?(Answer::KEPT) ? "kept: #{name.delete_prefix(Answer::KEPT).tr('_', ' ')}" : Grittle::Tests::Catalogue.short(name)
+    what = answer.kind == "kept" ? "kept: #{answer.said_of.tr('_', ' ')}" : Grittle::Tests::Catalogue.short(answer.observation)
     return [what, "taken back"] if answer.value.nil?
-    return [what, answer.value] if name.start_with?(Answer::KEPT)
-    return [what, reading.assigned ? answer.value["code"] : "hidden until a class is assigned"] if name == Answer::EXPECTED
 
-    [what, Grittle::Tests::Catalogue.word(name, answer.value)]
+    text = { "kept" => answer.value, "expected" => answer.kind == "expected" && expectation(answer, reading) }[answer.kind]
+    [what, text || Grittle::Tests::Catalogue.word(answer.observation, answer.value)]
+  end
+
+  def expectation(answer, reading)
+    reading.class_given ? Grittle::NamedClass.from(answer.value).full_name : "hidden until a class is assigned"
   end
 
   def ribbons(reading)
-    reading.ribbons.map do |ribbon|
-      entry(ribbon.made_at, "ribbon", "#{ribbon.entered_length.to_f.to_s.delete_suffix('.0')} #{ribbon.entered_unit}, " \
-                                      "#{Grittle::Tests::Catalogue.word('ribbons', ribbon.ended)}",
-            ribbon.pen, standing: ribbon.taken_back_at.nil?)
+    reading.ribbons.flat_map do |ribbon|
+      text = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}, #{Grittle::Tests::Catalogue.word('ribbons', ribbon.ended)}"
+      text += " (corrects the one of #{ribbon.corrects.entered_at.strftime('%H:%M:%S')})" if ribbon.corrects
+      made = entry(ribbon.entered_at, "ribbon", text, ribbon.pen, standing: ribbon.taken_back_at.nil?)
+      replaced = ribbon.taken_back_at && reading.ribbons.any? { |other| other.corrects_id == ribbon.id }
+      next [made] if ribbon.taken_back_at.nil? || replaced
+
+      [made, entry(ribbon.taken_back_at, "ribbon", "#{text}: taken back", ribbon.taken_back_by || ribbon.pen, standing: false)]
     end
   end
 
   def assignments(reading)
+    last = reading.assignments.last
     reading.assignments.map do |assignment|
-      text = [assignment.code, assignment.reason].compact.join(": ")
-      entry(assignment.assigned_at, "class", text, assignment.pen, standing: assignment == reading.assigned)
+      text = [assignment.named.full_name, assignment.reason].compact.join(": ")
+      entry(assignment.assigned_at, "class", text, assignment.pen, standing: assignment == last)
     end
   end
 
   def entry(time, what, text, pen, standing:)
     { at: time.iso8601(3), what: what, text: text, pen: pen&.name, standing: standing }
   end
+  private_class_method :expectation, :offer
 end

@@ -6,8 +6,16 @@
 require_relative "grittle/version"
 require_relative "grittle/errors"
 
+# Numbers as data, each with its unit and source
+require_relative "grittle/figures"
+require_relative "grittle/data/ribbons"
+require_relative "grittle/data/names"
+require_relative "grittle/data/profile"
+require_relative "grittle/data/evidence"
+
 # Quantities
 require_relative "grittle/units"
+require_relative "grittle/percents"
 require_relative "grittle/student_t"
 require_relative "grittle/composition"
 require_relative "grittle/silt_limit"
@@ -52,8 +60,15 @@ require_relative "grittle/keys/texture_groups"
 require_relative "grittle/keys/length_alone"
 require_relative "grittle/keys/two_numbers"
 require_relative "grittle/keys"
-require_relative "grittle/regions"
-require_relative "grittle/agreement"
+
+# Names, the class that was given, and the method it is given by
+require_relative "grittle/names/region"
+require_relative "grittle/names/names"
+require_relative "grittle/names/named_class"
+require_relative "grittle/names/written"
+require_relative "grittle/names/offers"
+require_relative "grittle/methods/field_method"
+
 require_relative "grittle/contradictions"
 require_relative "grittle/rules_of_thumb"
 require_relative "grittle/reworking"
@@ -76,10 +91,11 @@ require_relative "grittle/profile/described"
 require_relative "grittle/profile/wetness"
 require_relative "grittle/profile/origin"
 require_relative "grittle/profile/form"
-require_relative "grittle/profile/classes_apart"
 
 # The second opinion: one estimate from everything the hand felt
+require_relative "grittle/evidence/axis"
 require_relative "grittle/evidence/grid"
+require_relative "grittle/evidence/hand"
 require_relative "grittle/evidence/model"
 require_relative "grittle/evidence/tables"
 require_relative "grittle/evidence/felt"
@@ -92,10 +108,14 @@ require_relative "grittle/evidence/simulator"
 
 require_relative "grittle/profile/clay_pair"
 require_relative "grittle/profile/contrast"
+require_relative "grittle/profile/perching"
 require_relative "grittle/profile/beside"
 require_relative "grittle/profile/questions"
 
 require_relative "grittle/assessment"
+require_relative "grittle/verdict"
+require_relative "grittle/record/record"
+require_relative "grittle/profile/read_down"
 
 # The entry points that everything outside the core goes through.
 module Grittle
@@ -130,10 +150,27 @@ module Grittle
 
   # Everything the core makes of a set of observations.
   # @param observations [Hash] names and values as in Tests::VOCABULARY
-  # @param options [Hash] see {Assessment#initialize}
+  # @param method [FieldMethod, nil] by which key, and what it leaves open; nil makes one of +parts+
+  # @param evidence_system, evidence, model see {Assessment#initialize}
+  # @param parts [Hash] parts of a method: see {FieldMethod}
   # @return [Assessment]
   # @raise [InvalidObservations, UnknownName]
-  def self.assess(observations, **options) = Assessment.new(Observations.new(observations), **options)
+  def self.assess(observations, method: nil, evidence_system: nil, evidence: "full", model: Evidence::STANDARD, **parts)
+    Assessment.new(Observations.new(observations), method: method || FieldMethod.new(**parts), evidence_system: evidence_system,
+                                                   evidence: evidence, model: model)
+  end
+
+  # Everything that follows from a described profile.
+  # @param profile [Hash{String=>Object}] see {Profile::ReadDown}
+  # @return [Hash{String=>Object}]
+  # @raise [InvalidInput]
+  def self.read_down(profile) = Profile::ReadDown.new(profile).to_h
+
+  # What differs between two described profiles, depth by depth.
+  # @param profiles [Array<Hash>] two, as for {read_down}
+  # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence"
+  # @raise [InvalidInput]
+  def self.beside(*profiles) = Profile::Beside.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
 
   # @return [Array<Module>] the keys, each with ID, NAME, SYSTEM, SOURCE
   def self.keys = Keys::ALL

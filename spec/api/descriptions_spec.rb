@@ -26,7 +26,7 @@ RSpec.describe "what is described" do
   it "keeps every field of a horizon, in the words of the core, and refuses others by name" do
     horizon = profile.horizons.last
     change = ->(version, **described) { api_patch("/api/horizons/#{horizon.id}", { version: version, described: described }) }
-    kept = change[0, mottle_abundance: "Common, 2 to 20 %", mottle_kind: "grey", fragments_percent: "12,5", roots: "few"]
+    kept = change[0, mottle_abundance: "Common, 2 to under 20 %", mottle_kind: "grey", fragments_percent: "12,5", roots: "few"]
     expect(kept["horizons"].last["described"]).to eq("mottle_abundance" => "common", "mottle_kind" => "grey", "fragments_percent" => 12.5,
                                                      "roots" => "few")
     expect(change[1, roots: ""]["horizons"].last["described"]).not_to have_key "roots"
@@ -72,8 +72,8 @@ RSpec.describe "what is described" do
         api_post("/api/samples/#{sample['id']}/findings", { test: "crumb", value: value, seen_at: at })["samples"].first["findings"].first
       end
       expect(look[{ slaking: "fully", minutes: 5, water: "rain", size_mm: 8, air_dry: true },
-                  "2026-05-31T10:05:00Z"]["said"]).to include("still open: milky water")
-      expect(look[{ dispersion: "some", minutes: 120 },
+                  "2026-05-31T10:05:00Z"]).to include("said" => "crumb class 1 to 6 still possible", "advice" => "Is the water milky?")
+      expect(look[{ dispersion: "some", minutes: 1200 },
                   "2026-05-31T12:00:00Z"]).to include("said" => /class 2, dispersive/, "looks" => 2, "seen_at" => "2026-05-31T12:00:00Z")
       expect(api_post("/api/samples/#{sample['id']}/findings",
                       { test: "crumb", value: { dispersion: "a bit" } })).to be_refused(422, "/dispersion", /Use one of/)

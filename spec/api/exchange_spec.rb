@@ -86,12 +86,14 @@ RSpec.describe "the fieldbook on its way out and in" do
     end
 
     it "leaves no column of the database behind" do
-      kept = %w[lock_version created_at updated_at described]
+      kept = %w[lock_version created_at updated_at described fieldbook_id]
+      # Follows from the rows that are there.
+      kept += %w[verdict verdict_for classed speaks_id named class_system class_code open touched_at]
       Exchange::Tables::ALL.each do |table|
         written = table.columns.map { |column| column.kind == :person ? "#{column.name}_id" : column.name }
         expect(table.model.column_names - written - kept).to be_empty, "#{table.name}: #{table.model.column_names - written - kept}"
       end
-      tables = Exchange::Tables::ALL.map(&:name) + %w[observers kept_responses schema_migrations ar_internal_metadata]
+      tables = Exchange::Tables::ALL.map(&:name) + %w[observers fieldbooks kept_responses schema_migrations ar_internal_metadata]
       expect(ActiveRecord::Base.connection.tables - tables).to be_empty
     end
 
@@ -171,7 +173,7 @@ RSpec.describe "the fieldbook on its way out and in" do
       expect(sent["table"]).to include("unit" => "in", "targets" => %w[lower_cm note designation upper_cm profile texture moist_colour])
       expect(take_in(messy, name: "../../etc/valley pits.csv")).to include("state" => "done", "done" => 3, "name" => "valley pits")
       layers = Profile.find_by!(name: "A1").horizons.map do |one|
-        [one.designation, one.lower_cm.to_f, one.reading.assigned.code, one.moist_colour]
+        [one.designation, one.lower_cm.to_f, one.class_given.code, one.moist_colour]
       end
       expect(layers).to eq [["Ap", 19.1, "SIL", "10YR 4/2"], ["Bt", 50.8, "SIC", "7.5YR 5/4"]]
       expect(Site.last.name).to eq "valley pits"
@@ -271,7 +273,7 @@ features: [{ type: "Feature", geometry: { type: "MultiPoint", coordinates: [[1, 
                "answers" => [{ "id" => 1, "reading_id" => 1, "observation" => "taste", "value" => true,
 "given_at" => "2026-05-31T10:05:00Z" }],
                "assignments" => [{ "id" => 1, "reading_id" => 1, "code" => "C", "override" => false, "rules_version" => "1",
-                                   "result" => { "key" => "x" },
+                                   "system" => "usda", "result" => { "key" => "x" },
                                    "assigned_at" => "yesterday" }] }
       said = send_file(JSON.generate(book.merge(rows)))["problems"].map { |one| one["sentence"] }.join(" ")
       ["Aspect has no “up”", "The id 1 stands twice", "There is no sites 7", "no kind “tunnel”", "9 to 2 cm runs upwards",

@@ -33,7 +33,7 @@ RSpec.describe Exchange::Book do
     expect(whole.problems.to_a).to eq []
     whole.take_in
     horizon = Horizon.last
-    expect([horizon.reported_reading.hand.name, horizon.reading.assigned.code, horizon.seen, horizon.profile.site.position.latitude])
+    expect([horizon.reported_reading.hand.name, horizon.speaks.class_given.code, horizon.seen, horizon.profile.site.position.latitude])
       .to eq ["Olm", "CL", { "roots" => "many" }, 47.9]
     expect([Finding.last.pen.name, Ribbon.last.length_mm, LayerChange.last.was["samples"], Revision.last.record_id])
       .to eq ["Ines", 38, [[Sample.last.id, horizon.id]], horizon.id]
@@ -57,8 +57,7 @@ RSpec.describe Exchange::Book do
     %w[ribbons ended flew] => /no way for a ribbon to end/,
     %w[ribbons entered_unit ell] => /no entered unit “ell”/,
     ["ribbons", "marks", { "ruler" => { "points" => [[0, 0], [0, 0]], "mm" => 100 }, "ribbon" => [[0, 0], [9, 9]] }] =>
-      /lie on one another/, %w[assignments code
-                               XX] => /not one of the key's/, ["assignments", "result", { "key" => "guess" }] => /not one of the key's/,
+      /lie on one another/, %w[assignments code XX] => /no class “XX” in usda/, ["assignments", "result", "L"] => /system is needed/,
     %w[assignments override no] => /must be true or false/,
     ["layer_changes", "was", { "horizons" => [{ "id" => 99 }], "samples" => [] }] => /not how layers were/,
     ["layer_changes", "was", []] => /not how layers were/, %w[revisions record_type Observer] => /no record type/,

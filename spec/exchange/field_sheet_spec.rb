@@ -20,9 +20,7 @@ RSpec.describe Exchange::FieldSheet do
       expect(said).to include(*reading.assessment.main["path"].map { |step| step["text"] })
       next unless reading.ribbons.any?
 
-      expect(said).to include("Ribbons #{reading.standing_ribbons.map do |ribbon|
-        ribbon.length_mm.round
-      end.join(', ')} mm")
+      expect(said).to include("Ribbons #{reading.record.ribbons.map { |ribbon| ribbon['length_mm'].round }.join(', ')} mm")
     end
     expect(said).to include(Grittle::Keys::RibbonAndRub::SOURCE[0, 40], "rules #{Grittle::RULES_VERSION}",
                             Time.now.utc.strftime("%Y-%m-%d"))
@@ -30,7 +28,7 @@ RSpec.describe Exchange::FieldSheet do
 
   it "holds the table, the samples, what is read down the profile, and the cautions" do
     said = pages.join(" ")
-    expect(said).to include("pH 5.5, strongly acid", "crumb class 2, dispersive", "Meets the clay-increase test for a Bt",
+    expect(said).to include("pH 5.5, strongly acid", "crumb class 1 to 2 still possible, dispersive", "Meets the clay-increase test for a Bt",
                             "consistent with clay moved down")
     expect(said).to include("7.5YR 4/4, Few", "Hand texture is an estimate", "never enter an excavation")
     expect(pages.map { |page| page[/Page \d+ of \d+/] }).to eq(pages.each_index.map { |at| "Page #{at + 1} of #{pages.size}" })

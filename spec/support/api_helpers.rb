@@ -14,6 +14,7 @@ module ApiHelpers
     define_method("api_#{verb}") do |path, body = nil, key: SecureRandom.uuid|
       headers = { "CONTENT_TYPE" => "application/json", "HTTP_IDEMPOTENCY_KEY" => key, "HTTP_HOST" => "127.0.0.1" }
       public_send(verb, path, body && (body.is_a?(String) ? body : JSON.generate(body)), headers)
+      warn WholeApp::LOG.string.lines.last if last_response.status == 500 # why, for whoever reads the failure
       JSON.parse(last_response.body)
     end
   end

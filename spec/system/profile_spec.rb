@@ -24,14 +24,14 @@ RSpec.describe "A profile" do
       end
       type(:enter, :arrow_left, :arrow_left) unless row == rows.last
     end
-    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to 20 %".chars, :arrow_right,
+    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to under 20 %".chars, :arrow_right,
          *"grey".chars)
     type_with_control("s")
     expect(page).to have_text("4 horizons are saved.")
     expect(horizons).to eq [["Ap", 0, 18], ["E", 18, 32.5], ["Bt", 32.5, 66], ["C", 66, 110]]
     expect(axe_violations).to be_empty
     visit "/profiles/#{Profile.last.id}"
-    expect(page).to have_css("[data-wetness]", text: "likely from about 32.5 cm: Bt has common grey mottles")
+    expect(page).to have_css("[data-wetness]", text: "Seasonal wetness from about 32.5 cm: Bt has common grey mottles")
     expect(page).to have_css("[data-chip='7.5YR 4/4']")
   end
 

@@ -52,7 +52,7 @@ RSpec.describe "On a phone, by touch alone" do
     expect(page).to have_css("[data-assigned]", text: "sandy clay")
     tap "See the section"
     expect(page).to have_css("[data-horizon='Bt']", text: "sandy clay")
-    expect(profile.horizons.first.reading.assigned.code).to eq "SC"
+    expect(profile.horizons.first.class_given.code).to eq "SC"
   end
 
   it "keeps the pad of the ribbon in one screen, above the next step" do

@@ -5,53 +5,46 @@ module Grittle
   class Assessment
     # The estimate with suggestions what to test next, the estimate alone, or neither.
     EVIDENCE = %w[full estimate none].freeze
+    ORGANIC = "Marked as organic. Organic soil gets no texture class: call it #{Names::ORGANIC.values[0...-1].join(', ')} or " \
+              "#{Names::ORGANIC.values.last}, or give a reason for a class.".freeze
 
-    attr_reader :observations, :key
+    attr_reader :observations, :key, :method
 
     # @param observations [Observations]
-    # @param system [String] triangle of the two numbers
-    # @param key [String] the main key: the one that is assigned by
-    # @param limit_set [String] which limits the flow key goes by
-    # @param ribbon_counts_from [String] what counts as a ribbon at all, in the flow key
-    # @param older_grades [Boolean] whether the field grades include sandy clay and silty clay, as the list of 1979 does
-    # @param curve [String] which curve makes clay of a ribbon, in the two numbers
-    # @param unit [String] unit of lengths in sentences
-    # @param evidence_system [String, nil] the triangle the estimate names its classes in; nil takes +system+
+    # @param method [FieldMethod] the key that is assigned by, with its limits, curve and unit
+    # @param evidence_system [String, nil] the triangle the estimate names its classes in; nil takes the method's own
     # @param evidence [String] how much of the second opinion: one of EVIDENCE
+    # @param model [Evidence::Model] how likely each answer is, and the hand that felt it
     # @raise [UnknownName]
-    def initialize(observations, system: "usda", key: "ribbon_and_rub", limit_set: Keys::LimitSets::DEFAULT,
-                   ribbon_counts_from: Keys::LimitSets::DEFAULT_COUNTS_FROM, older_grades: false, curve: Curves::DEFAULT, unit: "mm",
-                   evidence_system: nil, evidence: "full")
+    def initialize(observations, method: FieldMethod.new, evidence_system: nil, evidence: "full", model: Evidence::STANDARD)
       raise UnknownName.new("evidence", evidence, EVIDENCE) unless EVIDENCE.include?(evidence)
 
       @observations = observations
-      @triangle = Grittle.triangle(system)
-      @options = { ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: Curves[curve].id, system: system,
-                   unit: unit }
-      @limit_set = limit_set
+      @method = method
       @evidence = evidence
-      @evidence_system = Grittle.triangle(evidence_system || system).id
-      @walk = Keys[key].new(observations, limit_set: limit_set, **@options)
-      @key = @walk.result
+      @model = model
+      @evidence_system = Grittle.triangle(evidence_system || method.evidence_system).id
+      @walk = method.walk(observations)
+      @key = named_by_no_ball? ? without_class(@walk.result) : @walk.result
     end
 
     # @return [Array<Keys::Result>] every key, the main one first
-    def keys = @keys ||= walks.map { |walk| walk == @walk ? key : walk.result }
+    def keys = @keys ||= walks.map { |walk| walk == @walk ? key : spared(walk.result) }
 
     # @return [Hash] names and values of the wire, lengths in mm
     def to_h
       {
         "rules_version" => RULES_VERSION,
         "ribbon_set" => ribbon_set,
-        "reworked" => Reworking.of(observations, **@options),
+        "reworked" => Reworking.of(observations, method),
         "curves" => curves,
         "curve_spread" => set && Curves.spread(set.mean).round(1),
         "keys" => keys.map { |result| result == key ? main : named(result) },
         "limit_sets" => limit_sets,
         "systems" => systems,
         "evidence" => evidence,
-        "contradictions" => Contradictions.new(observations, keys).to_a,
-        "rules_of_thumb" => RulesOfThumb.for(observations)
+        "contradictions" => contradictions,
+        "rules_of_thumb" => RulesOfThumb.for(observations, clear: key.outcomes.size == 1)
       }
     end
 
@@ -73,37 +66,100 @@ module Grittle
 
     # @return [String] what the key says, for a person
     def sentence
-      names = key.outcomes.map { |code, weight| [@walk.class.name_of(code, key.system), (100 * weight).round] }
-      return open_sentence if names.empty?
-      return "#{names.first.first.capitalize}." if names.size == 1
+      return ORGANIC if organic?
 
-      "On the limit: #{names.map { |name, share| "#{name} #{share} %" }.join(', ')}."
+      names = key.outcomes.map { |code, _| method.named(code).name }
+      return open_sentence if names.empty?
+      return "#{names.first.capitalize}." if names.size == 1
+
+      "On the limit: #{names.zip(percents(key)).map { |name, share| "#{name} #{share} %" }.join(', ')}."
     end
+
+    # @return [Boolean] whether the soil is marked as organic: no class follows from a key without a reason
+    def organic? = Array(observations["blind_spots"]).include?("organic")
 
     # @return [Hash] what a ruler shows: the key's tiers, and the bell of the true length
     def ruler = { "tiers" => @walk.tiers.to_a, "density" => set ? set.density : [] }
 
     # @return [Evidence::Estimate] what everything that was felt says, beside the keys
-    def estimate = @estimate ||= Evidence::Estimate.new(observations, system: @evidence_system, curve: @options[:curve])
+    def estimate
+      @estimate ||= Evidence::Estimate.new(observations, system: @evidence_system, curve: method.curve, model: @model)
+    end
+
+    # @return [Array<NamedClass>] what the key says, most weight first
+    def outcomes = key.outcomes.map { |code, _| method.named(code) }
+
+    # The names a person may end with for what the key says, and for a class of their own.
+    # @param seen [Hash{String=>Object}] what was written down of the horizon
+    # @return [Offers]
+    def offers(seen = {}) = Offers.new(observations, method, seen)
+
+    # What is ready to be assigned, first things first: all names of the first class, the fullest of the others; for organic soil the
+    # words it has in place of a class.
+    # @param seen [Hash{String=>Object}] what was written down of the horizon
+    # @return [Array<NamedClass>]
+    def proposals(seen = {})
+      return Names::ORGANIC.keys.map { |code| method.named(code) } if organic?
+
+      first, *others = outcomes.map { |named| offers(seen).for(named.code) }
+      [*first, *others.map(&:first)]
+    end
+
+    # @return [String, nil] the step at which the key has ended before its last: without a ball, or without a ribbon
+    def ended_at
+      return if key.outcomes.empty? || set
+
+      facts = Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM)
+      return "ball" if facts.ball&.value == false
+
+      "ribbon" if facts.ribbon_forms&.value == false && key.next_question.nil?
+    end
+
+    # Whether a class given by a person goes with the key, so that it needs no reason.
+    # @param named [NamedClass]
+    def agrees_with?(named)
+      return !named.texture? if organic?
+
+      outcomes.include?(named.plain) && offers.support?(named)
+    end
 
     # Whether another name stands for the same soil as the main key's first outcome.
+    # @param other [NamedClass]
     # @return [String, nil] "agree", "one_off" or "two_off"; nil while the key is not at its end, or names a group
-    def agreement_with(system, code)
-      return if key.outcomes.empty? || !Agreement::KEYS.include?(key.key)
+    def agreement_with(other)
+      first = outcomes.first
+      return if first.nil? || first.kind == :group || other.kind == :group
 
-      Agreement.of([key.system, key.outcomes.first.first], [system, code]).to_s
+      first.agreement(other)&.to_s
     end
+
+    # @return [Array<Hash>] "rule", "sentence", "repeat" and "decides"
+    def contradictions = @contradictions ||= Contradictions.new(observations, keys).to_a
 
     private
 
-    def walks
-      @walks ||= [@walk, *(Keys::ALL - [@walk.class]).map { |other| other.new(observations, limit_set: @limit_set, **@options) }]
+    # Sand, only because nothing holds together: organic soil does not either.
+    def named_by_no_ball? = organic? && Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM).ball&.value == false
+
+    def without_class(result)
+      note = { "rule" => "organic", "sentence" => "A ball that does not hold says nothing of organic soil." }
+      result.dup.tap do |bare|
+        bare.outcomes = []
+        bare.possible = []
+        bare.on_the_limit = false
+        bare.notes = [*result.notes, note]
+      end
     end
+
+    def spared(result) = named_by_no_ball? ? without_class(result) : result
+    def walks = @walks ||= [@walk, *(Keys::ALL - [@walk.class]).map { |other| method.walk(observations, by: other) }]
 
     def evidence
       return if @evidence == "none"
 
-      found = estimate.to_h.merge("beside_key" => Evidence::BesideKey.new(key, estimate).to_h)
+      beside = Evidence::BesideKey.new(self, contradicted: contradictions.any? { |one| !one["repeat"].empty? })
+      # What is settled by the tests stands beside the key only where the key has come to an end as well.
+      found = estimate.to_h.merge("settled" => estimate.settled? && !key.outcomes.empty?, "beside_key" => beside.to_h)
       return found if @evidence == "estimate"
 
       suggested = Evidence::NextTests.new(estimate).to_a
@@ -112,18 +168,19 @@ module Grittle
 
     # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.
     def named(result)
-      owner = Keys[result.key]
-      outcomes = result.outcomes.map do |code, weight|
-        { "code" => code, "name" => owner.name_of(code, result.system), "weight" => weight.round(3) }
+      outcomes = result.outcomes.zip(percents(result)).map do |(code, weight), percent|
+        { "code" => code, "name" => Names.fetch(result.system, code).name, "weight" => weight.round(3), "percent" => percent }
       end
-      result.to_h.merge("name" => owner::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
+      result.to_h.merge("name" => Keys[result.key]::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
     end
+
+    def percents(result) = Percents.of(result.outcomes.map(&:last))
 
     # nil for the main key, groups, and keys not at their end
     def agreement(result)
-      return if result == key || result.outcomes.empty? || !Agreement::KEYS.include?(result.key)
+      return if result == key || result.outcomes.empty?
 
-      agreement_with(result.system, result.outcomes.first.first)
+      agreement_with(result.first)
     end
 
     def set
@@ -135,12 +192,18 @@ module Grittle
     def notes
       return key.notes if set.nil? || @walk.is_a?(Keys::RibbonAndRub)
 
-      Keys::RibbonNotes.for(set, unit: @options[:unit], ball: false) + key.notes
+      Keys::RibbonNotes.for(set, unit: method.unit, stub: false) + key.notes
     end
 
     def curves = set ? Curves.of(set.mean) : []
-    def advice = Keys::Advice.for(set, @walk.tiers, @options[:unit])
-    def tier_odds = set ? @walk.tiers.odds(set).map { |tier, odds| { "tier" => tier, "odds" => odds.round(3) } } : []
+    def advice = Keys::Advice.for(set, @walk.tiers, method.unit)
+
+    def tier_odds
+      return [] unless set
+
+      odds = @walk.tiers.odds(set)
+      odds.keys.zip(odds.values, Percents.of(odds.values)).map { |tier, share, percent| { "tier" => tier, "odds" => share.round(3), "percent" => percent } }
+    end
 
     # What each limit set of the flow key says of the same observations.
     def limit_sets
@@ -153,9 +216,9 @@ module Grittle
 
     # Walked already for the set that the assessment goes by.
     def flow_key(limit_set)
-      return keys.find { |result| result.key == Keys::RibbonAndRub::ID } if limit_set == @limit_set
+      return keys.find { |result| result.key == Keys::RibbonAndRub::ID } if limit_set == method.limit_set
 
-      Keys::RibbonAndRub.new(observations, limit_set: limit_set, **@options).result
+      spared(method.with(limit_set: limit_set).walk(observations, by: Keys::RibbonAndRub).result)
     end
 
     # What each system calls the two numbers, once there are two.
@@ -165,12 +228,12 @@ module Grittle
       TRIANGLES.values.map do |triangle|
         found, *near = triangle.near(composition)
         { "system" => triangle.id, "name" => triangle.name, "code" => found.code, "class" => found.name,
-          "near" => near.map(&:name), "agreement" => agreement_with(triangle.id, found.code) }
+          "near" => near.map(&:name), "agreement" => agreement_with(NamedClass.new(system: triangle.id, code: found.code)) }
       end
     end
 
     def open_sentence
-      "#{key.possible.size} of #{@walk.class.codes(key.system).size} classes are still possible."
+      "#{key.possible.size} of #{method.codes.size} classes are still possible."
     end
   end
 end

@@ -17,28 +17,45 @@ module Grittle
       def blind?(spot) = Array(said("blind_spots")).include?(spot)
       def over?(millimetres) = !mean.nil? && mean > millimetres
       def at_least?(millimetres) = !mean.nil? && mean >= millimetres
+      def under?(millimetres) = !mean.nil? && mean < millimetres
+
+      # Nothing holds together, by the ball itself or by its strength.
+      def no_ball? = facts.ball&.value == false || (said("ball_holds").nil? && said?("cast_strength", "none"))
+
+      # A ribbon that somebody says there is.
+      def ribbon_said? = !facts.set.nil? || said("ribbon_forms") == true || !said?("ribbon_character", nil, "none")
+
+      # Measured, and no thinner than a school's.
+      def thick_enough? = facts.set.counted.filter_map(&:thickness_mm).any? { |mm| mm >= LIMITS["thick_enough"] }
     end
 
-    # Limits in mm, % and min, each used once below.
-    LONG = 50
-    SHORT = 15
-    NO_PRINT_OVER = 40
-    TOO_LONG = 120
-    SANDY_OVER = 60
-    LITTLE_SAND_UNDER = 20
-    FRAGMENTS_OVER = 35 # % by volume
-    WORKED_UNDER = 1 # min; field grades work a bolus 1-2 min [from memory: Australian field handbook, 3rd ed., 2009]
+    LIMITS = Data::CONTRADICTIONS
+    LONG = LIMITS["long"]
+    SHORT = LIMITS["short"]
+    PUSH_AGAIN = "Let it dry a little and push again: if a ribbon comes, there is clay; if none does, and it sticks less, there is little."
 
     # name => [when it holds, what it says, what to repeat, what repeating would decide]
     RULES = {
       "ball_fails_but_ribbon" => [
-        ->(e) { e.said("ball_holds") == false && !e.facts.set.nil? },
+        ->(e) { e.no_ball? && e.ribbon_said? },
         "The ball fails, yet a ribbon is recorded.", %w[ball_holds ribbons],
         "If the ball holds now, the ribbon stands; if it fails again, it is sand."
       ],
+      "no_ribbon_but_sticky" => [
+        ->(e) { !e.no_ball? && e.ribbon == false && e.said?("stickiness", "moderately", "very") },
+        "No ribbon forms, yet it is sticky: soil too wet, or a hand too sticky, pushes none.", %w[ribbons stickiness], PUSH_AGAIN
+      ],
+      "no_ribbon_but_plastic" => [
+        ->(e) { !e.no_ball? && e.ribbon == false && e.said?("plasticity", "very") },
+        "No ribbon forms, yet a roll of 2 mm holds: the soil was too wet or too dry to push.", %w[ribbons plasticity], PUSH_AGAIN
+      ],
+      "no_ribbon_but_shine" => [
+        ->(e) { !e.no_ball? && e.ribbon == false && e.said?("shine", "moderate", "strong") },
+        "No ribbon forms, yet it shines: the soil was too wet or too dry to push.", %w[ribbons shine], PUSH_AGAIN
+      ],
       "long_ribbon_not_sticky" => [
-        ->(e) { e.at_least?(LONG) && e.said?("stickiness", "non") },
-        "A long ribbon, yet not sticky.", %w[ribbons stickiness],
+        ->(e) { e.at_least?(LONG) && e.said?("stickiness", "non", "slightly") },
+        "A long ribbon, yet hardly sticky.", %w[ribbons stickiness],
         "If it sticks when wetter, it is clay; if the ribbon comes out shorter, it is not."
       ],
       "long_ribbon_no_shine" => [
@@ -46,23 +63,28 @@ module Grittle
         "A long ribbon, yet no shine.", %w[ribbons shine],
         "If it shines on a smooth cut, it is clay; if the ribbon comes out shorter, it is not."
       ],
+      "long_ribbon_not_plastic" => [
+        ->(e) { e.at_least?(LONG) && e.said?("plasticity", "non") },
+        "A long ribbon, yet not even a roll of 6 mm holds.", %w[ribbons plasticity],
+        "If a thinner roll holds when wetter, it is clay; if the ribbon comes out shorter, it is not."
+      ],
       "long_ribbon_clods_shatter" => [
         ->(e) { e.at_least?(LONG) && e.said?("dry_clod", "loose") },
         "A long ribbon, yet dry clods go to single grains.", %w[ribbons dry_clod],
         "If a clod holds, the ribbon stands; if it shatters again, the ribbon was too wet or too thick."
       ],
       "short_ribbon_very_sticky" => [
-        ->(e) { !e.mean.nil? && e.mean < SHORT && e.said?("stickiness", "very") },
-        "Hardly a ribbon, yet very sticky.", %w[ribbons stickiness],
-        "If a longer ribbon comes, it was too dry; if it sticks less, there is little clay."
+        ->(e) { e.under?(LONG) && e.ribbon && e.said?("stickiness", "very") },
+        "A short ribbon, yet very sticky: soil too wet, or a hand too sticky, tears it early.", %w[ribbons stickiness],
+        "Let it dry a little and push again: if longer ribbons come, there is more clay; if it sticks less, there is less."
       ],
       "short_ribbon_strong_shine" => [
-        ->(e) { !e.mean.nil? && e.mean < SHORT && e.said?("shine", "strong") },
+        ->(e) { e.under?(SHORT) && e.ribbon && e.said?("shine", "strong") },
         "Hardly a ribbon, yet a strong shine.", %w[ribbons shine],
         "If a longer ribbon comes, it was too dry; if it shines less, there is little clay."
       ],
       "no_thumbprint_long_ribbon" => [
-        ->(e) { e.said("thumbprint") == false && e.over?(NO_PRINT_OVER) },
+        ->(e) { e.said("thumbprint") == false && e.over?(LIMITS["no_print_over"]) },
         "It takes no thumbprint, yet the ribbon is long.", %w[thumbprint ribbons],
         "A print on a smooth face means clay; none, and the ribbon was too thick or too wet."
       ],
@@ -71,13 +93,23 @@ module Grittle
         "It takes a thumbprint, yet no ribbon forms.", %w[thumbprint ribbons],
         "If a ribbon forms, there is clay; if no print shows, it is sandy."
       ],
+      "very_fine_sand_feels_smooth" => [
+        ->(e) { e.said?("wet_rub", "very_smooth") && (e.said?("decanted_sand", "most") || (e.said?("sand_grade", "very_fine") && e.said?("decanted_sand", "some", nil))) },
+        "It rubs very smooth, yet it is sand: very fine sand feels smooth. Let the cloudy water run off and look.",
+        %w[decanted_sand wet_rub], "What stays is very fine sand; what runs off cloudy is silt."
+      ],
+      "gritty_but_nothing_left" => [
+        ->(e) { e.said?("wet_rub", "very_gritty") && e.said?("decanted_sand", "none", "trace") },
+        "It rubs very gritty, yet hardly any sand stays: soft crumbs of silt or clay feel gritty until they are worked apart.",
+        %w[wet_rub decanted_sand], "If the grit goes with rubbing, it was crumbs; if grains stay, it is sand."
+      ],
       "sandy_but_smooth" => [
-        ->(e) { e.sand.to_f > SANDY_OVER && e.said?("wet_rub", "very_smooth") },
+        ->(e) { e.sand.to_f > LIMITS["sandy_over"] && e.said?("wet_rub", "very_smooth") },
         "Mostly sand by your estimate, yet it rubs very smooth.", %w[sand_estimate wet_rub],
         "If grains are left after rubbing, the estimate stands; if not, it was too high."
       ],
       "little_sand_but_gritty" => [
-        ->(e) { !e.sand.nil? && e.sand < LITTLE_SAND_UNDER && e.said?("wet_rub", "very_gritty") },
+        ->(e) { !e.sand.nil? && e.sand < LIMITS["little_sand_under"] && e.said?("wet_rub", "very_gritty") },
         "Little sand by your estimate, yet it rubs very gritty.", %w[sand_estimate wet_rub],
         "If grains are left after rubbing, the estimate was too low; if not, it stands."
       ],
@@ -95,22 +127,22 @@ module Grittle
         "If it holds at 2 mm, the smoothness is clay's; if not, silt's."
       ],
       "ribbon_too_long" => [
-        ->(e) { e.over?(TOO_LONG) },
-        "A ribbon this long was too thin, too wide or too wet.", %w[ribbons],
-        "A ribbon 3 mm thick that breaks earlier is the one that counts."
+        ->(e) { e.over?(LIMITS["too_long"]) && !e.thick_enough? },
+        "Longer than heavy clay makes them: thinner than two to three mm, perhaps, or wider than the thumb.", %w[ribbons],
+        "A ribbon 2 to 3 mm thick that breaks earlier is the one that counts."
       ],
       "organic" => [
         ->(e) { e.blind?("organic") },
-        "Organic matter makes soil feel silky and lighter; over 17 % organic carbon it is not textured as mineral soil.", [],
-        "If it is organic soil, its texture is not named at all."
+        "Organic matter makes soil feel silky and lighter; over 17 % organic carbon it gets no texture class.", [],
+        "If it is organic soil, call it peat, mucky peat or muck."
       ],
       "stones_left_in" => [
-        ->(e) { e.said("coarse_fragments_percent").to_f > FRAGMENTS_OVER && e.blind?("stones_left_in") },
+        ->(e) { e.said("coarse_fragments_percent").to_f > LIMITS["fragments_over"] && e.blind?("stones_left_in") },
         "Many coarse fragments were left in: texture is about grains up to 2 mm.", %w[ribbons wet_rub],
         "With the stones out, the ribbon is longer and the rub smoother."
       ],
       "worked_too_briefly" => [
-        ->(e) { !e.said("working_minutes").nil? && e.said("working_minutes") < WORKED_UNDER && e.at_least?(LONG) },
+        ->(e) { !e.said("working_minutes").nil? && e.said("working_minutes") < LIMITS["worked_under"] && e.at_least?(LONG) },
         "Clay, by the ribbon, and worked under a minute: it may read too light.", %w[ribbons],
         "If the ribbons grow with working, the clay was not yet apart."
       ],
@@ -126,14 +158,13 @@ module Grittle
       ]
     }.each_value(&:freeze).freeze
 
-    # Methods that are compared: field grades name a behaviour, and a grade of its own is no contradiction.
-    COMPARED = (Agreement::KEYS - ["field_grades"]).freeze
+    # Methods that are compared: those that name regions. A field grade is a behaviour of its own and no contradiction.
+    COMPARED = :region
 
     # @return [Boolean] whether the first outcomes of two keys are two steps apart
     def self.two_off?(keys)
-      named = keys.select { |key| COMPARED.include?(key.key) && !key.outcomes.empty? }
-                  .map { |key| [key.system, key.outcomes.first.first] }
-      named.combination(2).any? { |one, other| Agreement.of(one, other) == :two_off }
+      named = keys.filter_map(&:first).select { |one| one.kind == COMPARED }
+      named.combination(2).any? { |one, other| one.agreement(other) == :two_off }
     end
 
     # @param observations [Observations]

@@ -11,29 +11,40 @@ module Grittle
     GRADES = { "coarse" => %w[coarse CO], "medium" => ["", ""], "fine" => %w[fine F],
                "very_fine" => ["very fine", "VF"] }.freeze
     # Percent by volume of coarse fragments from which a modifier is added. [published: same]
-    MODIFIERS = [[90, nil], [60, "extremely"], [35, "very"], [15, ""]].freeze
+    FRAGMENTS_FROM = 15
+    MODIFIERS = [[90, nil], [60, "extremely"], [35, "very"], [FRAGMENTS_FROM, ""]].freeze
     # Size class => noun and adjective: gravel 2-75 mm, cobbles 75-250, stones 250-600, boulders > 600. [published: same]
     FRAGMENTS = { "gravel" => "gravelly", "cobbles" => "cobbly", "stones" => "stony", "boulders" => "bouldery" }.freeze
     FRAGMENT_CODES = { "gravel" => "GR", "cobbles" => "CB", "stones" => "ST", "boulders" => "BY" }.freeze
     DEGREE_CODES = { "extremely" => "X", "very" => "V", "" => "" }.freeze
     POSITIONS = { "light" => "-", "heavy" => "+" }.freeze
 
-    # @param texture_class [TextureClass]
+    # In field grades coarse and fine sandy may be said of any grade. [from memory: Australian Soil and Land Survey Field Handbook,
+    # 3rd ed., 2009]
+    SAND_WORD = /\bsandy?\b/
+
+    # @param texture_class [TextureClass, Names::Name] whatever has a code and a name
     # @param sand_grade [String, nil] of GRADES
     # @param fragments [Numeric, nil] percent by volume over 2 mm
-    # @param fragment_size [String] of FRAGMENTS
+    # @param fragment_size [String, nil] of FRAGMENTS; nil is gravel
     # @param position [String, nil] "light" or "heavy": the lower or upper third of the class's clay
     # @raise [UnknownName]
-    def initialize(texture_class, sand_grade: nil, fragments: nil, fragment_size: "gravel", position: nil)
+    def initialize(texture_class, sand_grade: nil, fragments: nil, fragment_size: nil, position: nil)
       { sand_grade: [sand_grade, GRADES], fragment_size: [fragment_size, FRAGMENTS], position: [position, POSITIONS] }
         .each { |field, (value, table)| raise UnknownName.new(field, value, table.keys) unless value.nil? || table.key?(value) }
       @class = texture_class
-      @grade = GRADED.include?(texture_class.code) ? GRADES.fetch(sand_grade || "medium") : ["", ""]
+      @of_grade = texture_class.is_a?(Names::Name) && texture_class.kind == :grade
+      @graded = @of_grade || GRADED.include?(texture_class.code)
+      @grade = @graded ? GRADES.fetch(sand_grade || "medium") : ["", ""]
       @degree = MODIFIERS.find { |least, _| fragments.to_f >= least }
-      @size = fragment_size
+      @size = fragment_size || FRAGMENTS.keys.first
       @position = position
       freeze
     end
+
+    # @param size [String, nil] as it is written down of a face
+    # @return [String, nil] of FRAGMENTS
+    def self.size_word(size) = FRAGMENTS.key?(size) ? size : nil
 
     # @return [String] in words; from 90 % fragments the fragments' name alone
     def to_s
@@ -56,15 +67,24 @@ module Grittle
     def degree_word = @degree&.last
     def fragment_word = @degree && FRAGMENTS[@size]
 
-    # "loamy fine sand", but "fine sandy loam".
+    # "loamy fine sand", but "fine sandy loam"; a grade that says nothing of sand gets it behind a comma.
     def graded_name
       word = @grade.first
-      return @class.name if word.empty?
+      name = @class.name
+      return name if word.empty?
+      return "#{name}, #{word} sandy" unless name.match?(SAND_WORD)
 
-      @class.code == "LS" ? "loamy #{word} sand" : "#{word} #{@class.name}"
+      @of_grade || @class.code == "LS" ? name.sub(SAND_WORD) { |sand| "#{word} #{sand}" } : "#{word} #{name}"
     end
 
     # "LFS" and "FSL" likewise.
-    def graded_code = @class.code == "LS" ? "L#{@grade.last}S" : "#{@grade.last}#{@class.code}"
+    def graded_code
+      letters = @grade.last
+      return @class.code if letters.empty?
+      return @class.code.sub(/S/) { "#{letters}S" } if @of_grade && @class.code.include?("S")
+      return "#{@class.code}#{letters}S" if @of_grade
+
+      @class.code == "LS" ? "L#{letters}S" : "#{letters}#{@class.code}"
+    end
   end
 end

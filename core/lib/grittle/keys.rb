@@ -14,6 +14,6 @@ module Grittle
     end
     RibbonAndRub::CLASSES.each_value { |row| row.each_value { |code| Triangles::USDA[code] } }
     SandFirst::CLASSES.each_key { |code| Triangles::CANADA[code] }
-    FieldGrades::CLASSES.each_key { |code| FieldGrades.name_of(code) }
+    FieldGrades::CLASSES.each_key { |code| FieldGrades::GRADES.fetch(code) }
   end
 end

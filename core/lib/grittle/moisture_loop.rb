@@ -9,6 +9,9 @@ module Grittle
     CORRECTIONS = %w[too_dry too_wet].freeze
     ANSWERS = [*CORRECTIONS, "neither"].freeze
 
+    # @return [Array<String>]
+    attr_reader :answers
+
     # @param answers [Array<String>] of ANSWERS, each given after a ball that did not hold, oldest first
     def initialize(answers)
       @answers = answers

@@ -13,24 +13,25 @@ module Grittle
     module_function
 
     # @param observations [Observations]
+    # @param method [FieldMethod]
     # @return [Hash, nil] "ribbon_set" of the ribbons made after ten minutes, the grades "before" and "after" (nil where
     #   the field grades still ask), "subplastic" and a "sentence"; nil where nothing was worked so long
-    def of(observations, **options)
+    def of(observations, method)
       set = observations.reworked_set
       return if set.nil? || set.empty?
 
-      before, after = [observations, observations.reworked].map { |given| grade(given, options) }
+      before, after = [observations, observations.reworked].map { |given| grade(given, method) }
       rises = before && after && ORDER.index(after) > ORDER.index(before)
       { "ribbon_set" => set.to_h, "before" => before && name(before), "after" => after && name(after),
-        "subplastic" => rises ? true : false, "sentence" => sentence(observations, before, after, rises, options) }
+        "subplastic" => rises ? true : false, "sentence" => sentence(observations, before, after, rises, method.unit) }
     end
 
-    def grade(observations, options) = Keys::FieldGrades.new(observations, **options).result.outcomes.first&.first
-    def name(code) = Keys::FieldGrades.name_of(code)
+    def grade(observations, method) = method.walk(observations, by: Keys::FieldGrades).result.outcomes.first&.first
+    def name(code) = Keys::FieldGrades::GRADES.fetch(code).first
 
-    def sentence(observations, before, after, rises, options)
+    def sentence(observations, before, after, rises, unit)
       lengths = [observations.ribbon_set, observations.reworked_set].map do |set|
-        set.nil? || set.empty? ? "no ribbon" : Keys::RibbonNotes.say(set.mean, options.fetch(:unit, "mm"))
+        set.nil? || set.empty? ? "no ribbon" : Keys::RibbonNotes.say(set.mean, unit)
       end
       grown = "Worked ten minutes, #{lengths.first} became #{lengths.last}"
       return "#{grown}. Feel for grit, so that the field grade can tell whether it is subplastic." unless before && after

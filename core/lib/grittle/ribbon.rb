@@ -3,15 +3,14 @@
 module Grittle
   # One ribbon as it was made: its length when it broke under its own weight, and how it ended. Frozen.
   class Ribbon
-    # mm; a length outside is a slip of the finger, not a ribbon [Grittle's own choice].
-    LENGTH_MM = (0..300)
-    # mm and min a ribbon can plausibly be thick, wide or late [Grittle's own choice].
-    THICKNESS_MM = (0.5..20)
-    WIDTH_MM = (1..60)
-    MINUTE = (0..120)
+    # What a ribbon can be; mm, and minutes of working.
+    LENGTH_MM = Data::RIBBONS["length"]
+    THICKNESS_MM = Data::RIBBONS["thickness"]
+    WIDTH_MM = Data::RIBBONS["width"]
+    MINUTE = Data::RIBBONS["minute"]
     ENDINGS = %w[broke folded never_broke torn].freeze
     # mm a length may be off by, one standard deviation, where it was measured otherwise than by eye on a ruler.
-    READING_ERROR_MM = (0..50)
+    READING_ERROR_MM = Data::RIBBONS["reading_error_range"]
     FIELDS = %w[length_mm thickness_mm width_mm working_minute carried_own_weight ended reading_error_mm].freeze
 
     attr_reader :length_mm, :thickness_mm, :width_mm, :working_minute, :carried_own_weight, :ended, :reading_error_mm

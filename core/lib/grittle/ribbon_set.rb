@@ -6,22 +6,21 @@ module Grittle
   #
   #   RibbonSet.new([48, 48, 48].map { |mm| Ribbon.new("length_mm" => mm) }).interval  # => 41.4 to 54.6
   class RibbonSet
-    COUNT = (1..10)
+    COUNT = Data::RIBBONS["count"]
 
     # The spread of few ribbons is shrunk toward what hands do: a coefficient of variation of 0.12, worth two
-    # observations; and a length is read to 2 mm, or to what its photograph allows. [Grittle's own model]
-    HAND_CV = 0.12
-    HAND_WEIGHT = 2
-    READING_ERROR_MM = 2.0
-    # Consistent: CV of at most 15 % or a sample sd of at most 4 mm. [Grittle's own model]
-    CONSISTENT_CV = 0.15
-    CONSISTENT_SD_MM = 4.0
-    # Thicknesses that differ by more make lengths that cannot be compared. [Grittle's own model]
-    EVEN_THICKNESS_MM = 1.0
+    # observations; and a length is read to 2 mm, or to what its photograph allows.
+    HAND_CV = Data::RIBBONS["hand_cv"]
+    HAND_WEIGHT = Data::RIBBONS["hand_weight"]
+    READING_ERROR_MM = Data::RIBBONS["reading_error"]
+    # Consistent: CV of at most 15 % or a sample sd of at most 4 mm.
+    CONSISTENT_CV = Data::RIBBONS["consistent_cv"]
+    CONSISTENT_SD_MM = Data::RIBBONS["consistent_sd"]
+    # Thicknesses that differ by more make lengths that cannot be compared.
+    EVEN_THICKNESS_MM = Data::RIBBONS["even_thickness"]
     # Drifting: rising in order, the last at least a fifth above the first. Two ribbons cannot show an order.
-    # [Grittle's own model]
-    DRIFT_RATIO = 1.2
-    DRIFT_COUNT = 3
+    DRIFT_RATIO = Data::RIBBONS["drift_ratio"]
+    DRIFT_COUNT = Data::RIBBONS["drift_count"]
     MEAN_DECIMALS = 6
 
     attr_reader :ribbons, :counted

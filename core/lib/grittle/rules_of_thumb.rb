@@ -20,8 +20,11 @@ module Grittle
     }.each_value(&:freeze).freeze
 
     # @param observations [Observations]
+    # @param clear [Boolean] whether the key has come to one class: then they keep quiet
     # @return [Array<Hash>] "rule" and "sentence" of those that apply
-    def self.for(observations)
+    def self.for(observations, clear: false)
+      return [] if clear
+
       set = observations.ribbon_set
       mean = set.mean unless set.nil? || set.empty?
       RULES.filter_map { |name, (applies, sentence)| { "rule" => name, "sentence" => sentence } if applies.call(observations, mean) }

@@ -30,6 +30,16 @@ module Grittle
       format("%.#{fetch(unit)[:decimals]}f", value)
     end
 
+    # @param number [Object] as somebody gave it
+    # @return [String] for a sentence: whole numbers without a fraction, and never Ruby's own way of writing a value
+    def self.plain(number)
+      return "nothing" if number.nil?
+      return number.to_s unless number.is_a?(Numeric)
+      return "a number too large" unless number.finite?
+
+      number == number.to_i ? number.to_i.to_s : number.to_f.round(6).to_s
+    end
+
     def self.fetch(unit) = LENGTHS.fetch(unit.to_s) { raise UnknownName.new("unit", unit, LENGTHS.keys) }
     private_class_method :fetch
   end

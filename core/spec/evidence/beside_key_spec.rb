@@ -27,7 +27,9 @@ RSpec.describe Grittle::Evidence::BesideKey do
 
   it "names both where a table key differs, and says nothing before the key is at its end" do
     found = beside({ "ribbons" => [62, 63], "wet_rub" => "very_smooth", "grittiness" => "none", "stickiness" => "slightly",
-                     "shine" => "none" }, key: "field_grades")
+                     "shine" => "slight" }, key: "field_grades")
+    expect(found["sentence"]).to eq described_class::CONTRADICTED
+    found = beside({ "ribbons" => [62, 63], "wet_rub" => "neither", "grittiness" => "none" }, key: "field_grades")
     expect(found["sentence"]).to match(/\AThe key says .+, the estimate .+: one takes answers one by one/)
     expect(beside({})).to be_nil
     expect(beside({ "ribbons" => [40] }, key: "texture_groups")).to be_nil

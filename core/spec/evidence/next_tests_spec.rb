@@ -21,10 +21,12 @@ RSpec.describe Grittle::Evidence::NextTests do
   %w[shine floury_feel thumbprint decanted_sand cast_strength].each do |test|
     it "expects of #{test} what the model says of its answers" do
       now = estimate(given)
-      tables = Grittle::Evidence::Tables::ALL[false][test]
+      tables = Grittle::Evidence::STANDARD.tables(false).of(test)
       after = tables.sum do |answer, table|
         places = Grittle::Evidence::Grid::CELLS.map { |cell| table.axis.place(*cell) }
-        chance = now.shares.each_with_index.sum { |share, cell| share * Math.exp(table.logs[places[cell]]) }
+        likely = table.logs.map { |log| Math.exp(log) }
+        likely = Grittle::Evidence::STANDARD.hand.through(table.axis, likely, 1.0) if table.axis.quantity?
+        chance = now.shares.each_with_index.sum { |share, cell| share * likely[places[cell]] }
         chance * estimate(given.merge(test => answer)).entropy
       end
       expect(described_class.new(now).all[test]).to be_within(0.005).of(now.entropy - after)

@@ -62,12 +62,12 @@ RSpec.describe Grittle::Keys::RibbonAndRub do
 
   describe "a stub" do
     # (13 - 9)/16 = 0.25
-    it "of 9 mm is named loamy sand beside sandy loam when it rubs very gritty, else only flagged" do
+    it "of 9 mm is named loamy sand beside sandy loam when it rubs very gritty, else flagged, and smooth not even that" do
       gritty = walk(holding(9, "very_gritty"))
       expect(gritty.outcomes).to eq [["SL", 0.75], ["LS", 0.25]]
       smooth = walk(holding(9, "very_smooth"))
       expect(smooth.outcomes).to eq [["SIL", 1.0]]
-      expect([gritty, smooth].map { |result| result.notes.first["rule"] }).to all eq "near_stub"
+      expect([gritty, smooth].map { |result| result.notes.first["rule"] }).to eq %w[near_stub one_ribbon]
     end
 
     it "flags from 5 to under 13 mm" do

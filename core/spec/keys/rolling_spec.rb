@@ -55,7 +55,7 @@ RSpec.describe Grittle::Keys::Rolling do
   end
 
   it "says which part of a class it means" do
-    expect(described_class.name_of("SL/poor")).to eq "sandy loam, poor in clay"
+    expect(Grittle::NamedClass.new(key: "rolling", code: "SL/poor").name).to eq "sandy loam, poor in clay"
     expect(walk({ "finest_wire_mm" => "7" }).possible).to include("SCL", "SIL/rich").and not_include("C", "SC")
   end
 end

@@ -4,14 +4,14 @@ require_relative "../spec_helper"
 
 RSpec.describe Grittle::Profile::Contrast do
   # A horizon whose clay is known to +sd+ percentage points; 0 is exactly.
-  def layer(name, upper, lower, clay, sd: 0, group: "medium")
+  def layer(name, upper, lower, clay, sd: 0, own: nil)
     shares = (0..100).map { |percent| Math.exp(-0.5 * (((percent - clay) / [sd.to_f, 0.1].max)**2)) }
     Grittle::Profile::Contrast::Layer.new(designation: name, depths: Grittle::Profile::DepthRange.new(upper, lower),
-                                          clay: shares.map { |share| share / shares.sum }, group: group)
+                                          clay: shares.map { |share| share / shares.sum }, own: own)
   end
 
-  def contrast(above, below, sd: 0, groups: %w[medium medium], **options)
-    described_class.new(layer("E", 0, 30, above, sd: sd, group: groups.first), layer("Bt", 30, 60, below, sd: sd, group: groups.last),
+  def contrast(above, below, sd: 0, own: [], names: %w[E Bt], **options)
+    described_class.new(layer(names.first, 0, 30, above, sd: sd, own: own.first), layer(names.last, 30, 60, below, sd: sd, own: own.last),
                         **options)
   end
 
@@ -31,9 +31,9 @@ RSpec.describe Grittle::Profile::Contrast do
   end
 
   it "meets the clay-increase test from 5-10 % above to about 30 % below (common practice, no source)" do
-    found = contrast(8, 30, sd: 2, groups: ["moderately coarse", "moderately fine"]).to_h
+    found = contrast(8, 30, sd: 2).to_h
     expect(found).to include("difference" => 22, "sentence" => "Clay rises by about 22 points, from 8 to 30 %.")
-    expect(found["tests"].first["sentence"]).to eq "Meets the clay-increase test for a Bt (100 %)."
+    expect(found["tests"].first["sentence"]).to eq "Meets the clay-increase test for a Bt (over 95 %)."
     expect(found["tests"].last["sentence"]).to end_with "The change itself must lie within 7.5 cm."
   end
 
@@ -59,18 +59,45 @@ RSpec.describe Grittle::Profile::Contrast do
     expect(contrast(40, 30).sentence).to eq "Clay falls by about 10 points, from 40 to 30 %."
   end
 
-  # Water perches over a finer layer, and for another reason over a coarser one (common practice, no source).
-  { ["moderately coarse", "moderately fine"] => "finer_below", %w[fine medium] => "coarser_below", %w[medium medium] => nil,
-    ["medium", "moderately fine"] => nil }.each do |groups, kind|
-    it "finds #{kind || 'no perching'} from #{groups.join(' to ')}" do
-      expect(contrast(20, 30, groups: groups).perching&.fetch("kind")).to eq kind
-    end
+  it "does not ask a C below a Bt for a clay increase" do
+    said = contrast(20, 40, names: %w[Bt C]).tests.map { |one| one["test"] }
+    expect(said & %w[clay_increase argic]).to be_empty
+    expect(contrast(20, 40, names: %w[A Bt]).tests.map { |one| one["test"] }).to include "clay_increase"
   end
 
-  it "takes a layer from the shares of an estimate" do
-    estimate = Grittle::Evidence::Estimate.new(Grittle::Observations.new("ball_holds" => true, "ribbons" => ribbons(80, 82)))
-    found = described_class::Layer.from(estimate.shares, designation: "Bt", depths: Grittle::Profile::DepthRange.new(0, 9))
-    expect(found.group).to eq "fine"
-    expect(found.clay.sum).to be_within(1e-9).of(1)
+  it "shows the surveyor's own clay first, and says when the estimate turns the other way" do
+    down = contrast(29, 30, sd: 5, own: [30, 25]).to_h
+    expect(down).to include("own_clay" => [30, 25], "clay" => [29, 30], "disagreement" => nil)
+    expect(down["sentence"]).to eq "Clay falls by about 5 points, from 30 to 25 %, by your own figures; the estimate says 29 to 30 %."
+    expect(contrast(11, 29, sd: 3, own: [30, 8]).to_h["disagreement"]).to start_with "Your own figures and the estimate turn opposite ways"
+    meets = contrast(20, 21, sd: 4, own: [8, 30]).to_h
+    expect(meets["tests"].first["sentence"]).to match(/\AMeets the clay-increase test for a Bt by your own figures \(the estimate: \d+ %\)/)
+    expect(meets["disagreement"]).to start_with "Your own figures and the estimate differ about a test"
+  end
+end
+
+# Common practice, no source; the ranks are our own model.
+RSpec.describe Grittle::Profile::Perching do
+  def layers(*ranks) = ranks.each_with_index.map { |rank, at| described_class::Layer.new(name: "L#{at + 1}", depth: at * 10, ranks: { rank => 1.0 }) }
+  def kinds(*ranks) = described_class.new(layers(*ranks)).found.map { |one| [one["boundary"], one["kind"]] }
+
+  it "stands on a finer layer and hangs above a coarser one, organic layers and gravel among them" do
+    expect(kinds(2, 4)).to eq [[1, "stands_on_finer"]]
+    expect(kinds(5, 3)).to eq [[1, "hangs_over_coarser"]]
+    expect(kinds(3, 4, 3)).to be_empty
+    expect(kinds(described_class::ORGANIC, 1, 5)).to eq [[1, "hangs_over_coarser"], [2, "stands_on_finer"]]
+    expect(kinds(2, described_class::GRAVEL)).to eq [[1, "hangs_over_coarser"]]
+  end
+
+  it "says what a coarse layer between two finer ones does" do
+    expect(described_class.new(layers(3, 1, 5)).sandwiches.first).to include("layer" => "L2", "sentence" => /stays wet above L2.+mix the layers/)
+    expect(described_class.new(layers(5, 3, 1)).sandwiches).to be_empty
+  end
+
+  it "says how sure it is, and nothing where it is not" do
+    unsure = ->(share) { [layers(2).first, described_class::Layer.new(name: "B", depth: 10, ranks: { 4 => share, 2 => 1 - share })] }
+    said = ->(share) { described_class.new(unsure[share]).found.first&.fetch("sentence") }
+    expect([said[0.95], said[0.75], said[0.55], said[0.4]])
+      .to match [/Water stands on B/, /Water probably stands/, /Water more likely than not stands/, nil]
   end
 end

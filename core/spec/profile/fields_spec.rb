@@ -12,7 +12,7 @@ RSpec.describe Grittle::Profile::Fields do
 
   # Limits of the words: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3 (published)
   {
-    ["mottle_abundance", "Common, 2 to 20 %"] => "common", ["effervescence", "very slight"] => "very_slight",
+    ["mottle_abundance", "Common, 2 to under 20 %"] => "common", ["effervescence", "very slight"] => "very_slight",
     %w[structure_grade massive] => "massive",
     ["moist_colour", "10yr 4 / 3"] => "10YR 4/3", ["fragments_percent", "12,5"] => 12.5, ["fragments_percent", 30] => 30,
     %w[fell_in yes] => true,

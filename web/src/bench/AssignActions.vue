@@ -13,13 +13,15 @@ import { useBenchKeys } from './useBenchKeys'
 const bench = useBench()
 const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
-const { nameOf, short } = useNaming()
+const { short } = useNaming()
+const given = computed(() => reading.value.assigned)
+const proposals = computed(() => reading.value.proposals)
 const choosing = ref(false)
 const record = ref(false)
 
 useBenchKeys((pressed) => {
-  const outcome = key.value.outcomes[Number(pressed) - 1]
-  if (outcome) bench.assign(outcome.code)
+  const offer = proposals.value[Number(pressed) - 1]
+  if (offer) bench.assign(offer)
   else if (pressed === 'o') choosing.value = true
   else if (pressed === 'h') record.value = true
   else return false
@@ -33,7 +35,7 @@ useBenchKeys((pressed) => {
     <ul v-if="key.notes.length" class="grid gap-1.5 mb-1">
       <li v-for="n in key.notes" :key="n.rule" class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight" :data-note="n.rule">{{ n.sentence }}</li>
     </ul>
-    <button v-for="(o, i) in key.outcomes" :key="o.code" type="button" class="key min-h-[68px] !justify-between text-left" :class="i === 0 && !reading.assigned ? 'key-main' : ''" :aria-pressed="reading.assigned?.code === o.code && reading.assigned.system === key.system" @click="bench.assign(o.code)"><span class="font-extrabold">Assign {{ nameOf(o.code) }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd></button>
+    <button v-for="(o, i) in proposals" :key="o.full_name" type="button" class="key min-h-[68px] !justify-between text-left" :class="i === 0 && !given ? 'key-main' : ''" :aria-pressed="given?.full_name === o.full_name && given.system === o.system" @click="bench.assign(o)"><span class="font-extrabold">Assign {{ o.full_name }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd></button>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="key px-2" @click="choosing = true">Other class</button>
       <button type="button" class="key px-2" @click="record = true">The record</button>

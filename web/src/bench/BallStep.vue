@@ -11,7 +11,7 @@ const { words, test } = useAnswers()
 const ball = computed(() => test('ball_holds'))
 const moisture = computed(() => bench.reading.value!.moisture)
 const failed = computed(() => bench.observations.value.ball_holds === false)
-const asking = computed(() => failed.value && (moisture.value.open || bench.saved.value !== 'saved'))
+const asking = computed(() => moisture.value.open)
 const FIRST_MOISTURE_KEY = 3
 
 useBenchKeys((key) => {

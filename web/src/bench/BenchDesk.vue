@@ -3,7 +3,8 @@ import { CircleQuestionMark } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { mainKey, request, type Reading } from '@/api'
+import { request, type Reading } from '@/api'
+import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
@@ -19,7 +20,6 @@ import SpineColumn from './SpineColumn.vue'
 import StepPath from './StepPath.vue'
 import { useStepSummaries } from './useStepSummaries'
 import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
-import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 import WhatNext from './WhatNext.vue'
@@ -30,15 +30,9 @@ listenForBenchKeys()
 
 const reading = computed(() => bench.reading.value!)
 const { steps, words } = useStepSummaries()
-const { key: leading } = useNaming()
 const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
 // Where the key has ended early, at sand or loamy sand, the next step is to assign.
-const next = computed(() => {
-  const { ball_holds: ball, ribbon_forms: ribbon } = bench.observations.value
-  const ended = mainKey(reading.value).outcomes.length && !reading.value.ribbons.length
-  const early = ended && ((bench.step.value === 'ball' && ball === false) || (bench.step.value === 'ribbon' && ribbon === false))
-  return early ? steps.value.at(-1) : steps.value[index.value + 1]
-})
+const next = computed(() => (bench.step.value === reading.value.ended_at ? steps.value.at(-1) : steps.value[index.value + 1]))
 // The actions stand in one place only, so that their keys and dialogs do too.
 const wide = useMediaQuery('(min-width: 721px)')
 const keys = ref(false)
@@ -51,13 +45,8 @@ const place = computed(() => {
   return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
 })
 const methodLine = computed(() => {
-  const { limit_set, system } = reading.value.method
-  const choice: Record<string, string | undefined> = {
-    ribbon_and_rub: words.value.limit_sets.find(({ value }) => value === limit_set)?.name.toLowerCase(),
-    two_numbers: words.value.systems.find(({ value }) => value === system)?.name,
-  }
   const people = [reading.value.hand && `hand ${reading.value.hand}`, reading.value.pen && `pen ${reading.value.pen}`].filter(Boolean).join(', ')
-  return [leading.value.name, choice[leading.value.id]].filter(Boolean).join(', ') + (people ? `; ${people}` : '')
+  return reading.value.method_name + (people ? `; ${people}` : '')
 })
 const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/'))
 const NEXT: Record<string, string> = { wire: 'roll a wire', sand: 'narrow the sand', moisten: 'wet and knead', ball: 'squeeze a ball', ribbon: 'push ribbons', rub: 'rub a pinch', more: 'more tests', assign: 'assign the class' }
@@ -114,6 +103,8 @@ useBenchKeys((key) => {
         <p v-if="bench.sentence.value" role="alert" class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4">
           <span class="py-2">{{ bench.sentence.value }}</span><button type="button" class="min-h-14 px-3 underline underline-offset-4" @click="bench.dismiss()">Close</button>
         </p>
+        <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
+        <p v-if="reading.superseded" role="status" class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2" data-superseded>{{ reading.superseded }}</p>
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />

@@ -22,9 +22,10 @@ watch(
   { immediate: true },
 )
 function save(): void {
-  const { key, system, limit_set, ribbon_counts_from, older_grades, curve } = method.value
+  // The unit is changed at the ruler.
+  const parts = Object.fromEntries(Object.entries(method.value).filter(([name]) => name !== 'unit'))
   const { label, ...named } = people.value
-  bench.change({ key, system, limit_set, ribbon_counts_from, older_grades, curve, ...named, ...(reading().horizon ? {} : { label }) })
+  bench.change({ ...parts, ...named, ...(reading().horizon ? {} : { label }) })
   emit('close')
 }
 </script>

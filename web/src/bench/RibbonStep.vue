@@ -21,9 +21,9 @@ const reading = computed(() => bench.reading.value!)
 
 const typed = ref('')
 const ended = ref('broke')
-const thickness = ref(words.value.thickness_mm)
-// Only where the key wants a width is one asked for.
-const width = ref(leading.value.width_mm ?? 0)
+// What nobody measured stays empty, and what one ribbon did says nothing of the next.
+const thickness = ref<number | null>(null)
+const width = ref<number | null>(null)
 const carried = ref<boolean | null>(null)
 const clock = useWorkingClock()
 const reworked = computed(() => reading.value.assessment.reworked)
@@ -52,12 +52,13 @@ function add(): void {
     unit: bench.unit.value,
     ended: ended.value,
     thickness_mm: thickness.value,
-    width_mm: width.value || null,
+    width_mm: width.value,
     working_minute: clock.minute.value,
     carried_own_weight: carried.value,
   })
   typed.value = ''
   ended.value = 'broke'
+  thickness.value = width.value = carried.value = null
 }
 function setUnit(unit: string): void {
   const mm = typedMm.value
@@ -67,7 +68,11 @@ function setUnit(unit: string): void {
 /** Half a millimetre at a time, as a thickness is judged. */
 function thicker(by: number): void {
   const [from, to] = words.value.thickness_range_mm
-  thickness.value = Math.min(Math.max(thickness.value + by, from!), to!)
+  thickness.value = thickness.value === null ? words.value.thickness_mm : Math.min(Math.max(thickness.value + by, from!), to!)
+}
+/** A millimetre at a time, from the width the key wants. */
+function wider(by: number): void {
+  width.value = width.value === null ? leading.value.width_mm! : Math.max(width.value + by, 1)
 }
 /** The state that counts is the last: earlier ribbons are taken back, and stay in the record. */
 function lastCounts(): void {
@@ -142,13 +147,13 @@ useBenchKeys((key) => {
       <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
           <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
-          <span class="grow text-center whitespace-nowrap" :class="leading.width_mm ? 'desk:w-18' : 'desk:w-28'">{{ thickness }}{{ leading.width_mm ? '' : ' mm' }} thick</span>
+          <span class="grow text-center whitespace-nowrap" :class="leading.width_mm ? 'desk:w-18' : 'desk:w-28'">{{ thickness === null ? 'Thickness?' : `${thickness} mm thick` }}</span>
           <button type="button" class="key" aria-label="Thicker" @click="thicker(0.5)">+</button>
         </div>
         <div v-if="leading.width_mm" class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Width">
-          <button type="button" class="key" aria-label="Narrower" @click="width = Math.max(width - 1, 1)">−</button>
-          <span class="grow desk:w-20 text-center whitespace-nowrap">{{ width }} wide</span>
-          <button type="button" class="key" aria-label="Wider" @click="width += 1">+</button>
+          <button type="button" class="key" aria-label="Narrower" @click="wider(-1)">−</button>
+          <span class="grow desk:w-20 text-center whitespace-nowrap">{{ width === null ? 'Width?' : `${width} wide` }}</span>
+          <button type="button" class="key" aria-label="Wider" @click="wider(1)">+</button>
         </div>
         <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Carried itself</button>
         <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon</button>

@@ -17,7 +17,6 @@ const from = computed(() => Math.max(x.value(set.value.interval_mm![0]!), 6))
 const to = computed(() => x.value(set.value.interval_mm![1]!))
 const label = computed(() => `Ribbons on the key's scale: mean ${show(set.value.mean_mm!)} ${props.unit}, 90 % interval ${show(set.value.interval_mm![0]!)} to ${show(set.value.interval_mm![1]!)}, limits ${limits.value.map(show).join(', ')}.`)
 const odds = computed(() => mainKey(props.reading).tiers.filter(({ odds: share }) => share >= 0.01))
-const percent = (share: number) => Math.round(share * 100)
 </script>
 
 <template>
@@ -33,6 +32,6 @@ const percent = (share: number) => Math.round(share * 100)
         <text v-if="mm > 10" text-anchor="middle" font-size="20" class="pencil" :x="x(mm)" y="55">{{ show(mm) }}</text>
       </g>
     </svg>
-    <p v-if="odds.length > 1 || limits.length" class="text-pencil"><template v-for="(t, i) in odds" :key="t.tier">{{ i ? ', ' : '' }}{{ t.tier === 'none' ? 'no ribbon' : t.tier }} {{ percent(t.odds) }} %</template></p>
+    <p v-if="odds.length > 1 || limits.length" class="text-pencil"><template v-for="(t, i) in odds" :key="t.tier">{{ i ? ', ' : '' }}{{ t.tier === 'none' ? 'no ribbon' : t.tier }} {{ t.percent }} %</template></p>
   </div>
 </template>

@@ -22,7 +22,6 @@ const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
 const evidence = computed(() => reading.value.assessment.evidence!)
 const assignedHere = computed(() => (reading.value.assigned?.system === key.value.system ? reading.value.assigned.code : null))
-const percent = (weight: number) => Math.round(weight * 100)
 const headline = computed(() => {
   const [first, second] = key.value.outcomes
   if (!first) return key.value.possible.length <= 3 ? key.value.possible.map(nameOf).join(', ') : `${key.value.possible.length} classes possible`
@@ -51,8 +50,8 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
     <EstimateBars v-if="evidence.felt" :evidence="evidence" :most="4" />
     <ul v-if="key.outcomes.length > 1" class="grid gap-1.5 border-t-[1.5px] border-ink pt-2" aria-label="By the key">
       <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] items-end leading-none">
-        <span>{{ nameOf(o.code) }}</span><b>{{ percent(o.weight) }} %</b>
-        <svg class="col-span-2 w-full mt-1" height="14" aria-hidden="true"><rect class="ground" :width="`${percent(o.weight)}%`" height="14" /><rect :width="`${percent(o.weight)}%`" height="14" :fill="fillOf(named(o.code), true)" /><rect class="inked" x="1" y="1" :width="`calc(${percent(o.weight)}% - 2px)`" height="12" style="stroke-width: 1.5" /></svg>
+        <span>{{ nameOf(o.code) }}</span><b>{{ o.percent }} %</b>
+        <svg class="col-span-2 w-full mt-1" height="14" aria-hidden="true"><rect class="ground" :width="`${o.percent}%`" height="14" /><rect :width="`${o.percent}%`" height="14" :fill="fillOf(named(o.code), true)" /><rect class="inked" x="1" y="1" :width="`calc(${o.percent}% - 2px)`" height="12" style="stroke-width: 1.5" /></svg>
       </li>
     </ul>
     <p v-else-if="!key.outcomes.length && key.possible.length > 3 && key.possible.length < 10" class="leading-tight">{{ key.possible.map(nameOf).join(', ') }}</p>

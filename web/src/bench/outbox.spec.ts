@@ -46,8 +46,9 @@ describe('the outbox of the bench', () => {
     expect(box.state.value).toBe('saved')
   })
 
-  it('drops what is refused, says so, and goes on with the rest on the same version', async () => {
-    const { box, calls, onRefused } = outbox(vi.fn().mockRejectedValueOnce(problem(422)).mockResolvedValue(reading(8)))
+  // What the server refuses, and what it cannot do by a mistake of its own, is not sent again for ever.
+  it.each([422, 500])('drops what is refused with %i, says so, and goes on with the rest on the same version', async (status) => {
+    const { box, calls, onRefused } = outbox(vi.fn().mockRejectedValueOnce(problem(status)).mockResolvedValue(reading(8)))
     box.add(answer('a'))
     box.add(answer('b'))
     await vi.waitFor(() => expect(box.state.value).toBe('saved'))

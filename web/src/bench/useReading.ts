@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
-import { forgetLists, isProblem, queryClient, readingQuery, useWords, type ApiProblem, type Reading } from '@/api'
+import { forgetLists, isProblem, queryClient, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
 import { createOutbox, type SaveState, type Write } from './outbox'
 import { claimOutbox } from './outboxOwner'
 
@@ -68,7 +68,7 @@ export function useReading(id: number) {
       return [localStep.value, reading.value?.step].find((step) => step && path.includes(step)) ?? path[0] ?? 'prepare'
     }),
     unit: computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm'),
-    /** Observations as the person gave them, those still on their way included. */
+    /** What stands, as the server says, and over it the answers that are still on their way, as they were pressed. */
     observations: computed<Record<string, unknown>>(() => {
       const merged = { ...(reading.value?.observations as Record<string, unknown> | undefined), ...outbox.value?.answers.value }
       return Object.fromEntries(Object.entries(merged).filter(([, value]) => value !== null))
@@ -80,14 +80,14 @@ export function useReading(id: number) {
     answer: (name: string, value: unknown) =>
       write({ method: 'PATCH', path: base, body: { answers: { [name]: value } }, answers: { [name]: value }, label: name }),
     moisture: (value: string) =>
-      write({ method: 'PATCH', path: base, body: { moisture_answer: value }, answers: value === 'neither' ? {} : { ball_holds: null }, label: 'moisture' }),
+      write({ method: 'PATCH', path: base, body: { moisture_answer: value }, label: 'moisture' }),
     change: (body: Record<string, unknown>) => write({ method: 'PATCH', path: base, body, label: 'method' }),
     addRibbon: (ribbon: RibbonEntry) => write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
     correctRibbon: (ribbon: number, entry: RibbonEntry) =>
       write({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
     takeBackRibbon: (ribbon: number) => write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
-    assign: (code: string, reason?: string) =>
-      write({ method: 'POST', path: `${base}/assignments`, body: { code, ...(reason ? { reason } : {}) }, label: 'class' }),
+    assign: ({ code, added }: Pick<Schemas['Offer'], 'code' | 'added'>, reason?: string) =>
+      write({ method: 'POST', path: `${base}/assignments`, body: { code, ...added, ...(reason ? { reason } : {}) }, label: 'class' }),
     /** The test that is open at the step More. */
     test,
     expect: (code: string | null) => write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),

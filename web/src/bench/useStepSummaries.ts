@@ -13,7 +13,7 @@ export function useStepSummaries() {
     const given = bench.observations.value
     const reading = bench.reading.value
     if (step.id === 'ball') return given.ball_holds === undefined ? '' : given.ball_holds ? 'holds' : 'no ball'
-    if (step.id === 'assign') return reading?.assigned?.name ?? ''
+    if (step.id === 'assign') return reading?.assigned?.full_name ?? ''
     if (step.id === 'ribbon') {
       const mean = reading?.assessment.ribbon_set?.mean_mm
       return mean === undefined ? (given.ribbon_forms === false ? 'none' : '') : `${show(mean)} ${bench.unit.value}`

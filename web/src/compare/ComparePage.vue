@@ -44,8 +44,8 @@ const TAPE = 46
 const each = computed(() => (width.value - TAPE) / 2)
 const column = computed(() => (phone.value ? 52 : 120))
 const x = (side: number) => TAPE + side * each.value
-const nameOf = (p: Profile, i: number) => p.horizons[i]!.reading?.assigned?.name ?? 'not textured'
-const shortOf = (p: Profile, i: number) => (phone.value && p.horizons[i]!.reading?.assigned ? p.horizons[i]!.reading!.assigned!.code : nameOf(p, i))
+const nameOf = (p: Profile, i: number) => p.horizons[i]!.named?.full_name ?? 'not textured'
+const shortOf = (p: Profile, i: number) => (phone.value && p.horizons[i]!.named ? p.horizons[i]!.named!.full_code : nameOf(p, i))
 const words = (p: Profile) => {
   let lowest = 0
   return p.horizons.map((h) => (lowest = Math.max(y.value((h.upper_cm + h.lower_cm) / 2) - (phone.value ? 6 : 0), lowest + (phone.value ? 34 : 40))))
@@ -71,8 +71,8 @@ const label = computed(() => pair.value.map((p) => `${p.name}: ${p.horizons.map(
             <text :x="x(side)" y="18" font-size="20" font-weight="800">{{ p.name }}</text>
             <g v-for="(h, i) in p.horizons" :key="h.id">
               <rect class="ground" :x="x(side)" :y="y(h.upper_cm)" :width="column" :height="y(h.lower_cm) - y(h.upper_cm)" />
-              <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned)" :x="x(side)" :y="y(h.upper_cm)" :width="column" :height="y(h.lower_cm) - y(h.upper_cm)" />
-              <rect :class="h.reading?.assigned ? 'inked' : 'undone'" :x="x(side)" :y="y(h.upper_cm)" :width="column" :height="y(h.lower_cm) - y(h.upper_cm)" />
+              <rect v-if="h.named && h.named.kind !== 'no_texture'" :fill="fillOf(h.named)" :x="x(side)" :y="y(h.upper_cm)" :width="column" :height="y(h.lower_cm) - y(h.upper_cm)" />
+              <rect :class="h.named ? 'inked' : 'undone'" :x="x(side)" :y="y(h.upper_cm)" :width="column" :height="y(h.lower_cm) - y(h.upper_cm)" />
               <rect v-if="h.moist_colour" class="inked" :x="x(side) + column - 28" :y="y(h.upper_cm) + 5" width="22" :height="Math.min(y(h.lower_cm) - y(h.upper_cm) - 10, 22)" :style="`fill: ${h.moist_colour.chip}; stroke-width: 1.5`" />
               <text class="halo" :x="x(side) + column + 10" :y="words(p)[i]" font-size="18" font-weight="800">{{ h.designation }}</text>
               <text class="halo" :x="x(side) + column + (phone ? 10 : 60)" :y="words(p)[i]! + (phone ? 17 : 0)" font-size="16">{{ shortOf(p, i) }}</text>

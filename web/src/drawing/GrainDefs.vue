@@ -10,7 +10,7 @@ const SCALES = [
   { fine: true, scale: 0.55 },
 ]
 const patterns = computed(() =>
-  props.names.flatMap((name) => SCALES.map(({ fine, scale }) => ({ id: grainId(name, fine), scale, ...tile(name.middle) }))),
+  props.names.flatMap((name) => (name.middle ? SCALES.map(({ fine, scale }) => ({ id: grainId(name, fine), scale, ...tile(name.middle!) })) : [])),
 )
 </script>
 

@@ -45,8 +45,9 @@ const titles = computed(() => {
   let free = 0
   // Names that overlap cannot all be written: those that the key ends at are enough.
   return [...(props.lines ? named.value : open.value)]
-    .sort((a, b) => b.middle.clay - a.middle.clay)
-    .map(({ name, middle, code, regions }) => {
+    .sort((a, b) => b.middle!.clay - a.middle!.clay)
+    .map(({ name, middle: centre, code, regions }) => {
+      const middle = centre!
       const polygon = regions.find((region) => widthAt(f.value, region, middle.clay) > 0) ?? regions[0]!
       const [x, y] = at(f.value, middle.sand, middle.clay)
       const words = name.split(' ')

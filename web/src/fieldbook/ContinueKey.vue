@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Profile, Schemas } from '@/api'
+import type { ProfileSummary, Schemas } from '@/api'
 import MiniColumn from './MiniColumn.vue'
 
 // Where the work stopped, and the way back to it.
-defineProps<{ work: Schemas['Work']; profile?: Profile }>()
+defineProps<{ work: Schemas['Work']; profile?: ProfileSummary }>()
 defineEmits<{ go: [] }>()
 </script>
 

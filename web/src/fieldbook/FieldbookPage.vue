@@ -27,7 +27,7 @@ const quick = useQuery(quickQuery)
 const list = computed(() => sites.data.value?.sites ?? [])
 const profiles = computed(() => list.value.flatMap((site) => site.profiles))
 const horizons = computed(() => profiles.value.flatMap((profile) => profile.horizons))
-const textured = computed(() => horizons.value.filter(({ reading }) => reading?.assigned).length)
+const textured = computed(() => horizons.value.filter(({ code }) => code).length)
 // A site with many profiles lists its first; horizons are counted where all are listed.
 const inAll = computed(() => list.value.reduce((sum, { profile_count }) => sum + profile_count, 0))
 const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`

@@ -55,8 +55,8 @@ const grass = (plot: Plot) => {
           <rect v-if="plot.profile && plot.profile.id === here" class="here" :x="left(plot) - 9" :y="y(plot.ground)" :width="COLUMN + 18" :height="bottom(plot) - y(plot.ground) + 9" style="stroke-width: 2.5" />
           <g v-for="h in plot.profile?.horizons" :key="h.id">
             <rect class="ground" :x="left(plot)" :y="y(plot.ground) + h.upper_cm * perCm" :width="COLUMN" :height="(h.lower_cm - h.upper_cm) * perCm" />
-            <rect v-if="h.reading?.assigned" :fill="fillOf(h.reading.assigned, true)" :x="left(plot)" :y="y(plot.ground) + h.upper_cm * perCm" :width="COLUMN" :height="(h.lower_cm - h.upper_cm) * perCm" />
-            <rect :class="h.reading?.assigned ? 'inked' : 'undone'" style="stroke-width: 1.5" :x="left(plot)" :y="y(plot.ground) + h.upper_cm * perCm" :width="COLUMN" :height="(h.lower_cm - h.upper_cm) * perCm" />
+            <rect v-if="h.code" :fill="fillOf({ code: h.code, system: h.system! }, true)" :x="left(plot)" :y="y(plot.ground) + h.upper_cm * perCm" :width="COLUMN" :height="(h.lower_cm - h.upper_cm) * perCm" />
+            <rect :class="h.code ? 'inked' : 'undone'" style="stroke-width: 1.5" :x="left(plot)" :y="y(plot.ground) + h.upper_cm * perCm" :width="COLUMN" :height="(h.lower_cm - h.upper_cm) * perCm" />
           </g>
           <rect v-if="!plot.profile?.horizons.length" class="undone" :x="left(plot)" :y="y(plot.ground)" :width="COLUMN" :height="bottom(plot) - y(plot.ground)" />
         </template>

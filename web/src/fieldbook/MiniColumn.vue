@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Profile } from '@/api'
+import type { ProfileSummary } from '@/api'
 import { fillOf } from '@/drawing/grain'
 
 // A profile as a small drawn column.
-const props = defineProps<{ profile: Profile; height: number; here?: number | null }>()
+const props = defineProps<{ profile: Pick<ProfileSummary, 'horizons'>; height: number; here?: number | null }>()
 const depth = computed(() => Math.max(...props.profile.horizons.map(({ lower_cm }) => lower_cm), 1))
 const layers = computed(() =>
-  props.profile.horizons.map((h) => ({ id: h.id, y: (h.upper_cm / depth.value) * props.height, h: ((h.lower_cm - h.upper_cm) / depth.value) * props.height, assigned: h.reading?.assigned })),
+  props.profile.horizons.map((h) => ({ id: h.id, y: (h.upper_cm / depth.value) * props.height, h: ((h.lower_cm - h.upper_cm) / depth.value) * props.height, assigned: h.code ? { code: h.code, system: h.system! } : null })),
 )
 </script>
 

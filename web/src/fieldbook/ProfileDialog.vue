@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useWords, type Profile, type Site } from '@/api'
+import { useWords, type Profile, type Schemas, type Site } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import MethodFields from '@/shared/MethodFields.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
@@ -14,8 +14,8 @@ defineEmits<{ close: [] }>()
 const router = useRouter()
 const words = useWords()
 // Who works and how they measure rarely changes from pit to pit.
-const METHOD = { key: 'ribbon_and_rub', system: 'usda', limit_set: 'metric', ribbon_counts_from: 'five_mm', older_grades: false, curve: 'consensus' }
-const habits = useLocalStorage('grittle.habits', { hand: '', pen: '', unit: 'mm', ...METHOD }, { mergeDefaults: true })
+const METHOD = Object.fromEntries(words.value.method.map(({ name, default: usual }) => [name, usual])) as Schemas['Method']
+const habits = useLocalStorage('grittle.habits', { hand: '', pen: '', ...METHOD }, { mergeDefaults: true })
 const form = ref({ name: `${props.site.name} ${props.site.profiles.length + 1}`, kind: 'pit', ...habits.value })
 const { saving, at, general, send } = useForm<Profile>()
 const FIELDS = ['name', 'kind', 'hand', 'pen']
@@ -23,8 +23,7 @@ const FIELDS = ['name', 'kind', 'hand', 'pen']
 async function save(): Promise<void> {
   const profile = await send('POST', `/api/sites/${props.site.id}/profiles`, form.value)
   if (!profile) return
-  const { hand, pen, unit, key, system, limit_set, ribbon_counts_from, older_grades, curve } = form.value
-  habits.value = { hand, pen, unit, key, system, limit_set, ribbon_counts_from, older_grades, curve }
+  habits.value = Object.fromEntries(Object.keys(habits.value).map((name) => [name, form.value[name as keyof typeof form.value]])) as typeof habits.value
   void router.push(`/profiles/${profile.id}`)
 }
 </script>

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import type { Horizon, Profile, Site } from '@/api'
+import type { ProfileSummary, Site } from '@/api'
 import { groundLine, layOut, standing } from './land'
 
-const horizon = (id: number, code?: string) => ({ id, designation: `H${id}`, reading: code ? { assigned: { code } } : null }) as Horizon
-const profile = (...horizons: Horizon[]) => ({ horizons, next_horizon_id: horizons.find(({ reading }) => !reading)?.id ?? null }) as Profile
-const site = (landform: string | null, ...profiles: Profile[]) => ({ landform, profiles }) as Site
+type Layer = ProfileSummary['horizons'][number]
+const horizon = (id: number, code?: string) => ({ id, designation: `H${id}`, code: code ?? null }) as Layer
+const profile = (...horizons: Layer[]) => ({ horizons, next_horizon_id: horizons.find(({ code }) => !code)?.id ?? null }) as ProfileSummary
+const site = (landform: string | null, ...profiles: ProfileSummary[]) => ({ landform, profiles }) as Site
 
 describe('the land', () => {
   it('hangs profiles side by side, site after site', () => {

@@ -1,7 +1,7 @@
-import type { Profile, Site } from '@/api'
+import type { ProfileSummary, Site } from '@/api'
 
 /** What hangs from the ground: a profile, or the place of the first one of a site that has none. */
-export type Plot = { site: Site; profile: Profile | null; first: boolean; x: number; ground: number }
+export type Plot = { site: Site; profile: ProfileSummary | null; first: boolean; x: number; ground: number }
 export type Row = { plots: Plot[]; width: number }
 
 /** px above the lowest ground, by landform: a drawing's height, and no survey's. */
@@ -19,7 +19,7 @@ export function layOut(sites: Site[], width: number, plotWidth: number, siteGap:
   let row: Row | undefined
   let x = 0
   for (const site of sites) {
-    const profiles: (Profile | null)[] = site.profiles.length ? site.profiles : [null]
+    const profiles: (ProfileSummary | null)[] = site.profiles.length ? site.profiles : [null]
     profiles.forEach((profile, i) => {
       const gap = row && i === 0 ? siteGap : 0
       const room = i === profiles.length - 1 ? siteGap : 0
@@ -53,9 +53,9 @@ export function groundLine(row: Row, plotWidth: number, width: number, y: (groun
 }
 
 /** What a profile still needs, in a word or two. */
-export function standing(profile: Profile): { done: number; total: number; next: string } {
+export function standing(profile: ProfileSummary): { done: number; total: number; next: string } {
   const total = profile.horizons.length
-  const done = profile.horizons.filter(({ reading }) => reading?.assigned).length
+  const done = profile.horizons.filter(({ code }) => code).length
   const next = profile.horizons.find(({ id }) => id === profile.next_horizon_id)
   return { done, total, next: total === 0 ? 'no horizon yet' : next ? `next: ${next.designation}` : 'complete' }
 }

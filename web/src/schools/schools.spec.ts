@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Reading } from '@/api'
 import { otherTiers, schoolsOf } from './schools'
 
-const outcome = (name: string, weight = 1) => ({ code: name, name, weight })
+const outcome = (name: string, weight = 1) => ({ code: name, name, weight, percent: Math.round(weight * 100) })
 const key = (id: string, outcomes: object[], more: object = {}) => ({ key: id, name: id, system: 'usda', outcomes, next_question: null, agreement: null, ...more })
 const reading = (main: object, more: object = {}) =>
   ({ assessment: { keys: [main, key('sand_first', [outcome('loam', 0.6), outcome('clay loam', 0.4)], { agreement: 'one_off' }), key('rolling', [], { next_question: 'ring_forms' }), key('length_alone', [outcome('loam')])], limit_sets: [], systems: [], ...more } }) as unknown as Reading

@@ -3,17 +3,17 @@ import type { Reading } from '@/api'
 export type Stance = 'agree' | 'one_off' | 'two_off' | 'group' | 'asks'
 export type School = { id: string; kind: 'key' | 'limits' | 'system'; name: string; says: string; stance: Stance; asks?: string }
 
-type Outcome = { name?: string; code: string; weight: number }
-const said = (outcomes: Outcome[]): string => outcomes.map(({ name, code, weight }) => (name ?? code) + (weight < 0.995 ? ` ${Math.round(weight * 100)} %` : '')).join(', ')
+type Outcome = { name: string; code: string; percent: number }
+const said = (outcomes: Outcome[]): string => outcomes.map(({ name, percent }) => name + (percent < 100 ? ` ${percent} %` : '')).join(', ')
 
 /** Limit sets that put the same ribbon into another tier than the reading's own: seen before the rub is made. */
 export function otherTiers({ assessment }: Reading): { name: string; tier: string; percent: number }[] {
-  const leading = (tiers: { tier: string; odds: number }[]) => [...tiers].sort((a, b) => b.odds - a.odds)[0]
+  const leading = (tiers: { tier: string; odds: number; percent?: number }[]) => [...tiers].sort((a, b) => b.odds - a.odds)[0]
   const own = leading(assessment.keys[0]!.tiers ?? [])
   if (assessment.keys[0]!.key !== 'ribbon_and_rub' || !own) return []
   return assessment.limit_sets.flatMap(({ name, tiers }) => {
     const top = leading(tiers)
-    return top && top.tier !== own.tier ? [{ name, tier: top.tier, percent: Math.round(top.odds * 100) }] : []
+    return top && top.tier !== own.tier ? [{ name, tier: top.tier, percent: top.percent ?? Math.round(top.odds * 100) }] : []
   })
 }
 

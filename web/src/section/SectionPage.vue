@@ -108,7 +108,7 @@ function splitFrom(horizon: Horizon): void {
       <div v-if="profile.horizons.length" class="desk:grid desk:grid-cols-[132px_minmax(0,1fr)] gap-6">
         <div><StickyColumn :profile="profile" /></div>
         <div class="grid gap-4 content-start">
-          <ContrastList v-if="profile.contrasts?.length" :contrasts="profile.contrasts" />
+          <ContrastList v-if="profile.contrasts.length || profile.perching.length" :contrasts="profile.contrasts" :perching="profile.perching" :sandwiches="profile.sandwiches" />
           <ReadingDown :profile="profile" />
           <SamplesPanel :profile="profile" />
           <section aria-labelledby="photos-title" class="border-t-2 border-ink pt-2"><h2 id="photos-title" class="text-2xl mb-1">Photographs</h2><PhotoStrip of="profile" :id="profile.id" :photos="profile.photos ?? []" :what="profile.name" /></section>

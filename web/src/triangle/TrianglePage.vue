@@ -25,7 +25,7 @@ const limit = ref(asked('limit') || OWN)
 const grade = ref(asked('grade') || 'medium')
 const limits = computed(() => [{ value: OWN, name: 'Each its own' }, ...words.value.silt_limits])
 const grades = computed(() => words.value.tests.find(({ name }) => name === 'sand_grade')!.answers.map(({ value, name }) => ({ value: String(value), name })))
-const shown = computed(() => triangles.data.value!.triangles.map((t) => ({ ...t, classes: t.classes.map(({ polygon, ...one }) => ({ ...one, system: t.system, regions: [polygon], clay: null })) })))
+const shown = computed(() => triangles.data.value!.triangles.map((t) => ({ ...t, classes: t.classes.map(({ polygon, ...one }) => ({ ...one, system: t.system, regions: [polygon], clay: null, kind: 'region' as const })) })))
 const found = ref<Schemas['Comparison']>()
 const problem = ref<unknown>()
 

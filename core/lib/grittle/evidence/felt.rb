@@ -2,56 +2,94 @@
 
 module Grittle
   module Evidence
-    # What the observations say to the model: a table for each, by its group. The ball and the ribbon count also where another
-    # test says them.
+    # What the observations say to the model: a table for each answer, which counts once, as itself. What the keys infer (a
+    # ribbon of 30 mm means that a ribbon forms) says nothing new here; only an answer that has no likelihood of its own stands
+    # in for a question that was not answered.
     class Felt
-      attr_reader :curve
+      # What stands in for the ball: test => its answers that say so. The first that was given counts, once.
+      BALL_BY = {
+        "coherence" => ->(said) { said != "none" }, "toss" => ->(said) { true if %w[cracks holds].include?(said) },
+        "finest_wire_mm" => ->(said) { true if %w[7 3].include?(said) }, "ring_forms" => ->(said) { true if said == true }
+      }.freeze
+      OPENING = %w[ball_holds ribbon_forms].freeze
+      # Said of a ribbon, which there is none of without a ball.
+      OF_A_RIBBON = %w[ribbon_forms ribbons ribbon_character].freeze
+
+      attr_reader :curve, :model, :opening
 
       # @return [Hash{String=>Tables::Table}] by test, those that say something
-      attr_reader :tables
+      attr_reader :answers
 
       # @param observations [Observations]
       # @param curve [Curve]
-      def initialize(observations, curve)
+      # @param model [Model]
+      def initialize(observations, curve, model)
         @observations = observations
         @curve = curve
+        @model = model
         @facts = Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM)
-        @tables = stated.merge(measured).freeze
+        @tables = model.tables(misled?)
+        @opening = { "ball_holds" => ball, "ribbon_forms" => (ribbon unless no_ball?) }.freeze
+        @answers = stated.merge(measured).freeze
         freeze
       end
+
+      # @return [Tables]
+      attr_reader :tables
 
       # @return [Boolean] whether something misleads the hand
       def misled? = !Array(@observations["blind_spots"]).empty?
 
-      def wider = misled? ? Model::WIDER : 1.0
+      # @return [Boolean] whether nothing that was felt holds together
+      def no_ball? = ball == false || (ball.nil? && @observations["cast_strength"] == "none")
 
-      # @return [Array] whether the ball held and whether a ribbon formed, as far as they count; nil where unknown
-      def opening = [ball, (ribbon unless ball == false)]
+      # @return [Boolean, nil] whether the ball held, by its own question or what stands in for it
+      def ball
+        return @observations["ball_holds"] if @observations.given?("ball_holds")
 
-      # @return [Boolean, nil]
-      def ball = @facts.ball&.value
+        BALL_BY.each do |test, says|
+          said = says.call(@observations[test]) if @observations.given?(test)
+          return said unless said.nil?
+        end
+        nil
+      end
 
-      # @return [Boolean, nil]
-      def ribbon = @facts.ribbon_forms&.value
+      # @return [Boolean] whether there is a ball to go on with, as far as the keys know
+      def ball_known? = !@facts.ball.nil? || no_ball?
 
-      # @return [Boolean] whether a test has been made, or its fact is known from another
-      def made?(test) = @observations.given?(test) || (test == "ball_holds" && !ball.nil?) || (test == "ribbon_forms" && !ribbon.nil?)
+      # @return [Boolean, nil] whether a ribbon formed, as the keys have it
+      def ribbon_for_keys = @facts.ribbon_forms&.value
+
+      # @return [Integer] answers that narrow anything down: a ball and a ribbon that are there hardly do
+      def telling = answers.size - opening.values.count(true)
+
+      # @return [Boolean] whether a test has been made, or the keys infer its answer
+      def made?(test)
+        @observations.given?(test) || (test == "ball_holds" && ball_known?) || (test == "ribbon_forms" && !ribbon_for_keys.nil?)
+      end
 
       private
 
+      def ribbon
+        return @observations["ribbon_forms"] if @observations.given?("ribbon_forms")
+
+        false if @observations["ribbon_character"] == "none"
+      end
+
       def stated
-        said = Posterior::OWN.zip(opening).to_h
-        Tables::STATED.each_with_object({}) do |test, found|
-          answer = said.key?(test) ? said[test] : @observations[test]
-          table = Tables::ALL[misled?][test][answer] unless answer.nil?
+        @model.likelihoods.keys.select { |test| @tables.stated?(test) }.each_with_object({}) do |test, found|
+          answer = OPENING.include?(test) ? opening[test] : @observations[test]
+          next if answer.nil? || (test == "cast_strength" && answer == "none" && ball == false) # the same answer as the ball's
+
+          table = @tables.of(test)[answer]
           found[test] = table if table
         end
       end
 
       def measured
-        set = @facts.set
+        set = @facts.set unless no_ball?
         {
-          "ribbons" => set && Tables.length(set.mean, set.scale, curve, wider),
+          "ribbons" => set && @tables.length(set.mean, set.scale, curve),
           "sand_estimate" => percent("sand_estimate"), "clay_estimate" => percent("clay_estimate")
         }.compact
       end
@@ -59,7 +97,7 @@ module Grittle
       def percent(test)
         given = @observations[test] or return
 
-        Tables.percent(test, given["percent"], given["half_width"] || 0, wider)
+        @tables.percent(test, given["percent"], given["half_width"] || 0)
       end
     end
   end

@@ -4,7 +4,7 @@ module Grittle
   module Evidence
     # The shares of the cells gathered by percent of sand, of silt and of clay.
     class Margins
-      # @return [Hash{Model::Axis=>Array<Float>}] 101 shares each
+      # @return [Hash{Axis=>Array<Float>}] 101 shares each
       attr_reader :along
 
       # @return [Hash{String=>Array<Float>}] mean and sd of sand, silt and clay in percent
@@ -20,7 +20,7 @@ module Grittle
       # @return [Array<Integer>] percent clay under which a tenth and nine tenths lie
       def clay_range
         sum = 0.0
-        below = along[Model::CLAY].map { |share| sum += share }
+        below = along[CLAY].map { |share| sum += share }
         [0.1, 0.9].map { |part| below.index { |so_far| so_far >= part } || 100 }
       end
 
@@ -43,7 +43,7 @@ module Grittle
           end
           clay[percent] = row
         end
-        { Model::SAND => sand, Model::SILT => silt, Model::CLAY => clay }
+        { SAND => sand, SILT => silt, CLAY => clay }
       end
 
       def moments_of(margin)

@@ -7,7 +7,7 @@ module Grittle
     # would be after it goes by the whole model, the weights of its group included: what a person would then see.
     class NextTests
       # Bits under which a test is not worth making.
-      LEAST_BITS = 0.05
+      LEAST_BITS = Data::EVIDENCE["least_bits"]
       MOST = 3
       # Classes beside the likeliest that a suggestion may speak of.
       RIVALS = 3
@@ -22,10 +22,12 @@ module Grittle
       def initialize(estimate)
         @estimate = estimate
         @felt = estimate.felt
-        @made = estimate.tables
+        @tables = @felt.tables
+        @hand = @felt.model.hand
+        @likelihoods = @felt.model.likelihoods
+        @made = @felt.answers
         @system = estimate.system
-        @codes, @places = Grid::CLASSES.fetch(@system)
-        @rest = {}
+        @codes, @places = Grid.classes(@system)
       end
 
       # @return [Array<Hash>] "test", "name", "bits", "seconds" and a "sentence", best first by bits a minute
@@ -45,12 +47,12 @@ module Grittle
       def candidates
         return @candidates if @candidates
 
-        open = Model::LIKELIHOODS.keys.reject { |test| @felt.made?(test) || NEVER.include?(test) }
-        open -= BEFORE_THE_BALL unless @felt.ball.nil?
-        open &= WITHOUT_A_BALL if @felt.ball == false
-        open -= %w[ribbons] if @felt.ribbon == false
+        open = @likelihoods.keys.reject { |test| @felt.made?(test) || NEVER.include?(test) }
+        open -= BEFORE_THE_BALL if @felt.ball_known?
+        open &= WITHOUT_A_BALL if @felt.no_ball?
+        open -= %w[ribbons] if @felt.ribbon_for_keys == false
         # Before there is a ball no ribbon can be pushed; the ball itself comes first.
-        open -= %w[ribbons ribbon_forms] if @felt.ball.nil?
+        open -= %w[ribbons ribbon_forms] unless @felt.ball_known?
         @candidates = open
       end
 
@@ -64,106 +66,168 @@ module Grittle
       def answers(test)
         (@answers ||= {})[test] ||= begin
           tables = tables_of(test)
-          tables.first.axis == :cell ? by_cell(test, tables) : along_axis(test, tables)
+          axis = tables.first.axis
+          if axis == :cell then by_cell(test, tables)
+          elsif axis.quantity? then of_quantity(test, tables, axis)
+          else along_axis(test, tables, axis)
+          end
         end
       end
 
       def tables_of(test)
         case test
-        when "ribbons" then Tables.length_to_come(@felt.curve, @felt.wider)
-        when "sand_estimate" then Tables::HALVINGS[@felt.misled?]
-        else Tables::ALL[@felt.misled?][test].values
+        when "ribbons" then @tables.length_to_come(@felt.curve)
+        when "sand_estimate" then @tables.halving
+        else @tables.of(test).values
         end
       end
 
-      # The weight of a group once one more of its tests is made.
-      def weight_after(test)
+      # The weights of the groups once one more test is made.
+      def weights_after(test)
         group = Model.group(test)
-        Model.weight(@made.keys.count { |made| Model.group(made) == group } + 1)
+        now.merge(group => Model.weight(@made.keys.count { |made| Model.group(made) == group } + 1))
       end
 
-      # The shares by what was made, with the group's weights as they will be; where the test opens its group, as they are.
-      def rest(test)
-        group = Model.group(test)
-        return @estimate.shares if @made.keys.none? { |made| Model.group(made) == group }
+      def weight_after(test) = weights_after(test)[Model.group(test)]
+      def opens_group?(test) = @made.keys.none? { |made| Model.group(made) == Model.group(test) }
 
-        @rest[group] ||= Posterior.new(@felt, Posterior.weights(@made).merge(group => weight_after(test))).shares
-      end
-
-      # Tests of one axis: the cells are first gathered by class and place, so that an answer costs a few hundred products
-      # and not 5151.
-      def along_axis(test, tables)
-        axis = tables.first.axis
-        gathered = gathered(rest(test), axis)
-        margin = margin(axis)
+      # What is felt of one quantity is taken together before it is seen through the hand's bias: so the classes' shares are first
+      # turned into shares by what would be felt, and an answer then costs a few hundred products and not 5151.
+      def of_quantity(test, tables, axis)
+        gathered = felt_of_classes(test, axis)
+        margin = as_felt_now(axis)
+        before = felt_before(test, axis)
         weight = weight_after(test)
         tables.map do |table|
-          chances = table.logs.map { |log| Math.exp(log) }
-          factors = weight == 1 ? chances : table.logs.map { |log| Math.exp(weight * log) }
-          { chance: dot(margin, chances), classes: shares(gathered.map { |row| dot(row, factors) }) }
+          factors = before.zip(@tables.power(table, weight)).map { |one, other| one * other }
+          { chance: dot(margin, @tables.power(table, 1.0)), classes: shares(gathered.map { |row| dot(row, factors) }) }
         end
       end
 
-      # @param row [Array] places, and their shares
-      def dot((places, shares), factors)
-        sum = 0.0
-        at = 0
-        while at < places.size
-          sum += shares[at] * factors[places[at]]
-          at += 1
-        end
-        sum
+      # All that was felt of the quantity, weighed as it will be.
+      def felt_before(test, axis)
+        (@before ||= {})[[axis.name, Model.group(test)]] ||=
+          (Posterior.logs(@felt, axis, weights_after(test)) || Posterior::NOTHING).map { |log| Math.exp(log) }
       end
 
-      # @return [Array<Array>] for each class its places on the axis, and their shares
-      def gathered(shares, axis)
-        (@gathered ||= {})[[shares.object_id, axis]] ||= begin
-          places = places_of(axis)
-          sums = Array.new(@codes.size) { Hash.new(0.0) }
+      # @return [Array<Array<Float>>] for each class the shares by percent as felt, without what was felt of the quantity
+      def felt_of_classes(test, axis)
+        (@felt_of ||= {})[[axis.name, group_made(test)]] ||= begin
+          undone = undone(axis)
+          slots = Grid.slots(@system, axis)
+          sums = gathered(axis, group_made(test))
+          slots.classes.map do |range|
+            places = slots.places[range]
+            row = places.zip(sums[range]).map { |place, share| share * undone[place] }
+            @hand.as_felt(axis, places, row, @tables.wider)
+          end
+        end
+      end
+
+      # How likely each percent is to be felt, as the estimate stands.
+      def as_felt_now(axis)
+        (@now_felt ||= {})[axis.name] ||= @hand.as_felt(axis, Tables::PERCENTS, @estimate.margins.along[axis], @tables.wider)
+      end
+
+      # By what the likelihood of a quantity has to be multiplied to take out what was felt of it.
+      def undone(axis) = (@undone ||= {})[axis.name] ||= Posterior.seen(@felt, axis, now).map { |factor| 1 / factor }
+
+      # The group that a test would join; nil where it opens it.
+      def group_made(test) = (Model.group(test) unless opens_group?(test))
+
+      # The shares by class and place of an axis, packed as Grid.slots has them.
+      def gathered(axis, group)
+        (@gathered ||= {})[[axis.name, group]] ||= begin
+          slots = Grid.slots(@system, axis)
+          of_cell = slots.of_cell
+          shares = changed(group, except: axis)
+          sums = Array.new(slots.places.size, 0.0)
           at = 0
           while at < Grid::SIZE
-            sums[@places[at]][places[at]] += shares[at]
+            sums[of_cell[at]] += shares[at]
             at += 1
           end
-          sums.map { |row| [row.keys, row.values] }
+          sums
         end
       end
 
-      # @return [Array] places, and their shares in the estimate as it stands
-      def margin(axis)
-        (@margins ||= {})[axis] ||= begin
-          known = @estimate.margins.along[axis]
-          known ? [Tables::PERCENTS, known] : merged(gathered(@estimate.shares, axis))
+      # The shares of the cells with a group's weights as they will be once one more of its tests is made.
+      # @param group [String, nil] nil leaves them as they are
+      # @param except [Axis, Symbol] what is taken care of elsewhere
+      def changed(group, except:)
+        return @estimate.shares unless group
+
+        of_group = @made.select { |test, _| Model.group(test) == group && !Felt::OPENING.include?(test) }
+        axes = of_group.values.map(&:axis).uniq - [except]
+        (@changed ||= {})[[group, axes]] ||= axes.reduce(@estimate.shares) do |shares, axis|
+          multiplied(shares, *change(axis, of_group.select { |_, table| table.axis == axis }, group))
         end
       end
 
-      def merged(rows)
-        sums = Hash.new(0.0)
-        rows.each { |places, shares| places.zip(shares) { |place, share| sums[place] += share } }
-        [sums.keys, sums.values]
+      # @return [Array] factors, and cell by cell the place that they are found at
+      def change(axis, made, group)
+        weight = Model.weight(@made.keys.count { |test| Model.group(test) == group } + 1)
+        if axis != :cell && axis.quantity?
+          after = Posterior.seen(@felt, axis, now.merge(group => weight))
+          return [after.zip(undone(axis)).map { |one, other| one * other }, Grid.places(axis)]
+        end
+        factors = made.values.map { |table| @tables.power(table, weight - now[group]) }.reduce { |one, other| one.zip(other).map { |a, b| a * b } }
+        [factors, axis == :cell ? Grid::PLACES : Grid.places(axis)]
       end
 
-      def places_of(axis)
-        { Model::SAND => Grid::SAND, Model::SILT => Grid::SILT, Model::CLAY => Grid::CLAY }[axis] || Posterior::PLACES.fetch(axis)
+      def multiplied(shares, factors, places)
+        found = Array.new(Grid::SIZE)
+        at = 0
+        while at < Grid::SIZE
+          found[at] = shares[at] * factors[places[at]]
+          at += 1
+        end
+        found
+      end
+
+      def now = @now ||= Posterior.weights(@felt)
+
+      # Tests of an axis that no bias shifts: the cells are gathered by class and place.
+      def along_axis(test, tables, axis)
+        slots = Grid.slots(@system, axis)
+        after = gathered(axis, group_made(test))
+        before = gathered(axis, nil)
+        weight = weight_after(test)
+        tables.map do |table|
+          factors = @tables.power(table, weight).values_at(*slots.places)
+          likely = @tables.power(table, 1.0).values_at(*slots.places)
+          { chance: dot(before, likely), classes: shares(slots.classes.map { |range| dot(after, factors, range) }) }
+        end
       end
 
       def by_cell(test, tables)
-        rest = rest(test)
         before = @estimate.shares
+        after = changed(group_made(test), except: :cell)
         weight = weight_after(test)
         tables.map do |table|
-          likely = Tables.power(table, 1.0)
-          factors = Tables.power(table, weight)
+          likely = @tables.power(table, 1.0)
+          factors = @tables.power(table, weight)
           chance = 0.0
           sums = Array.new(@codes.size, 0.0)
           at = 0
           while at < Grid::SIZE
             chance += before[at] * likely[at]
-            sums[@places[at]] += rest[at] * factors[at]
+            sums[@places[at]] += after[at] * factors[at]
             at += 1
           end
           { chance: chance, classes: shares(sums) }
         end
+      end
+
+      def dot(one, other, range = 0...one.size)
+        sum = 0.0
+        at = range.begin
+        last = range.end
+        while at < last
+          sum += one[at] * other[at]
+          at += 1
+        end
+        sum
       end
 
       def shares(sums)

@@ -2,63 +2,71 @@
 
 module Grittle
   module Evidence
-    # The share of every cell, from tables and the weights of their groups. The prior is uniform.
+    # The share of every cell, from what was felt and the weights of its groups. The prior is uniform. What depends on one
+    # quantity alone is first multiplied into one likelihood of what was felt, then seen through the hand's bias.
     class Posterior
-      # Cell by cell, the place on each axis that is no fraction of its own.
-      PLACES = [Model::BALL, Model::BAND, Model::CAST].to_h { |axis| [axis, Grid::CELLS.map { |cell| axis.place(*cell) }.freeze] }.freeze
-
-      OWN = %w[ball_holds ribbon_forms].freeze
-      # What the ball and the ribbon say of every cell, for each pair of answers there can be. Both are groups of their own,
-      # so their weight is always 1. widened? => [ball, ribbon] => likelihoods
-      OPENINGS = Tables::ALL.transform_values do |tests|
-        balls, bands = OWN.map { |test| [[nil, nil], *tests[test].to_a] }
-        balls.product(bands).to_h do |(ball, ball_table), (band, band_table)|
-          factors = [[ball_table, PLACES[Model::BALL]], [band_table, PLACES[Model::BAND]]].select(&:first)
-          [[ball, band], Array.new(Grid::SIZE) { |at| Math.exp(factors.sum(0.0) { |table, places| table.logs[places[at]] }) }.freeze]
-        end.freeze
-      end.freeze
+      EVEN = Array.new(101, 1.0).freeze
+      # Logarithms of a quantity of which nothing was felt.
+      NOTHING = Array.new(101, 0.0).freeze
 
       # @return [Array<Float>] one a cell, adding up to 1
       attr_reader :shares
 
+      # @return [Array<Float>] running sums of the shares: what lies before each cell, and the whole at the end
+      attr_reader :below
+
       # @param felt [Felt]
       # @param weights [Hash{String=>Float}] by group
-      def initialize(felt, weights = Posterior.weights(felt.tables))
-        @opening = OPENINGS[felt.misled?].fetch(felt.opening)
-        @tables = felt.tables.except(*OWN)
+      def initialize(felt, weights = Posterior.weights(felt))
+        @felt = felt
         @weights = weights
-        @shares = normalise(products).freeze
+        normalise(products)
         freeze
       end
 
       # @return [Hash{String=>Float}] by group, as many tests as were made in each
-      def self.weights(tables) = tables.keys.group_by { |test| Model.group(test) }.transform_values { |tests| Model.weight(tests.size) }
+      def self.weights(felt)
+        felt.answers.keys.group_by { |test| Model.group(test) }.transform_values { |tests| Model.weight(tests.size) }
+      end
+
+      # @return [Array<Float>] the logarithm of all that was felt of one quantity, for every percent as felt
+      def self.logs(felt, axis, weights)
+        of_it = felt.answers.select { |_, table| table.axis == axis }
+        return if of_it.empty?
+
+        weighted = of_it.map { |test, table| [weights.fetch(Model.group(test)), table.logs] }
+        Tables::PERCENTS.map { |place| weighted.sum(0.0) { |weight, logs| weight * logs[place] } }
+      end
+
+      # @return [Array<Float>] all that was felt of one quantity, seen through the hand's bias, for every percent there is
+      def self.seen(felt, axis, weights)
+        logs = logs(felt, axis, weights) or return EVEN
+
+        felt.model.hand.through(axis, logs.map { |log| Math.exp(log) }, felt.tables.wider)
+      end
 
       private
 
-      # Plain loops over 5151 cells: this runs at every answer. The answers of one axis are added up before.
+      # Plain loops over 5151 cells: this runs at every answer.
       def products
-        factors = axis_factors
-        found = spread(*[Model::SAND, Model::SILT, Model::CLAY].map { |axis| factors[axis] || Array.new(101, 1.0) })
-        multiply(found, factors[Model::CAST], PLACES[Model::CAST]) if factors[Model::CAST]
-        @tables.each { |test, table| multiply(found, Tables.power(table, weight(test))) if table.axis == :cell }
-        found
-      end
+        found = spread(*QUANTITIES.map { |axis| Posterior.seen(@felt, axis, @weights) })
+        @felt.answers.each do |test, table|
+          next if Felt::OPENING.include?(test)
 
-      def weight(test) = @weights.fetch(Model.group(test))
-
-      # @return [Hash{Model::Axis=>Array<Float>}]
-      def axis_factors
-        along = @tables.reject { |_, table| table.axis == :cell }.group_by { |_, table| table.axis }
-        along.transform_values do |tests|
-          weighted = tests.map { |test, table| [weight(test), table.logs] }
-          weighted.first.last.each_index.map { |place| Math.exp(weighted.sum { |weight, logs| weight * logs[place] }) }
+          weight = @weights.fetch(Model.group(test))
+          if table.axis == :cell
+            multiply(found, @felt.tables.power(table, weight))
+          elsif !table.axis.quantity?
+            factors = table.logs.map { |log| Math.exp(weight * log) }
+            multiply(found, factors, Grid.places(table.axis))
+          end
         end
+        found
       end
 
       def spread(sand, silt, clay)
         found = Array.new(Grid::SIZE, 0.0)
-        opening = @opening
+        opening = @felt.tables.opening(@felt.opening)
         at = 0
         clay.each_with_index do |base, percent|
           rest = 100 - percent
@@ -72,17 +80,27 @@ module Grittle
         found
       end
 
-      def multiply(found, factors, places = Grid::PLACES)
+      def multiply(found, factors, places = nil)
         at = 0
-        while at < Grid::SIZE
-          found[at] *= factors[places[at]]
-          at += 1
+        if places
+          while at < Grid::SIZE
+            found[at] *= factors[places[at]]
+            at += 1
+          end
+        else
+          while at < Grid::SIZE
+            found[at] *= factors[at]
+            at += 1
+          end
         end
       end
 
       def normalise(found)
-        total = found.sum
-        found.map! { |share| share / total }
+        sum = 0.0
+        below = [0.0]
+        found.each { |share| below << (sum += share) }
+        @shares = found.map! { |share| share / sum }.freeze
+        @below = below.map! { |share| share / sum }.freeze
       end
     end
   end

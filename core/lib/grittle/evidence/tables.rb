@@ -2,9 +2,8 @@
 
 module Grittle
   module Evidence
-    # How likely every answer is at every place of its axis, as logarithms, worked out once as this loads and frozen; the same
-    # again with every scale and sd widened.
-    module Tables
+    # How likely every answer of a model is at every place of its axis, as logarithms: worked out when first asked for, then kept.
+    class Tables
       # One answer's table: an axis of the model with a logarithm for each of its places, or :cell with one a composition.
       Table = Struct.new(:axis, :logs, keyword_init: true)
       PERCENTS = (0..100).to_a.freeze
@@ -13,57 +12,129 @@ module Grittle
       # Percent: sand that is still to be halved, to the narrowest interval.
       SAND_BINS = (0..7).map { |bin| [bin * Halving::NARROWEST, (bin + 1) * Halving::NARROWEST] }.freeze
 
-      module_function
+      class << self
+        # @return [Float]
+        def logistic(value) = 1 / (1 + Math.exp(-value))
 
-      # @return [Float]
-      def logistic(value) = 1 / (1 + Math.exp(-value))
+        # @return [Float] the normal density
+        def normal(offset, sd) = Math.exp(-0.5 * ((offset / sd)**2)) / (sd * Math.sqrt(2 * Math::PI))
 
-      # @return [Float] the normal density
-      def normal(offset, sd) = Math.exp(-0.5 * ((offset / sd)**2)) / (sd * Math.sqrt(2 * Math::PI))
+        # @return [Float] probability under a normal below +offset+
+        def normal_below(offset, sd) = 0.5 * Math.erfc(-offset / (sd * Math.sqrt(2)))
 
-      # @return [Float] probability under a normal below +offset+
-      def normal_below(offset, sd) = 0.5 * Math.erfc(-offset / (sd * Math.sqrt(2)))
+        # @param likelihood [Model::Ordered]
+        # @return [Array<Float>] the probability of each state where the axis has +value+
+        def ordered(likelihood, value, wider)
+          scale = likelihood.scale * wider
+          below = [0.0, *likelihood.cuts.map { |cut| logistic((cut - value) / scale) }, 1.0]
+          states = below.size - 1
+          below.each_cons(2).map { |low, high| ((1 - Model::ERROR) * (high - low)) + (Model::ERROR / states) }
+        end
 
-      # @param likelihood [Model::Ordered]
-      # @return [Array<Float>] the probability of each state where the axis has +value+
-      def ordered(likelihood, value, wider)
-        scale = likelihood.scale * wider
-        below = [0.0, *likelihood.cuts.map { |cut| logistic((cut - value) / scale) }, 1.0]
-        states = below.size - 1
-        below.each_cons(2).map { |low, high| ((1 - Model::ERROR) * (high - low)) + (Model::ERROR / states) }
+        # @return [Array<Float>] no and yes
+        def flag(likelihood, value, wider)
+          yes = logistic((value - likelihood.cut) / (likelihood.scale * wider))
+          yes = ((1 - (2 * likelihood.error)) * yes) + likelihood.error
+          [1 - yes, yes]
+        end
+
+        # @return [Array<Float>] the states at one composition
+        def choice(likelihood, states, cell, wider)
+          leads = likelihood.leads.keys.to_h { |state| [state, Math.exp(likelihood.lead(state, *cell) / (likelihood.scale * wider))] }
+          total = leads.values.sum + 1
+          states.map { |state| ((1 - Model::ERROR) * (leads.fetch(state, 1.0) / total)) + (Model::ERROR / states.size) }
+        end
       end
 
-      # @return [Array<Float>] no and yes
-      def flag(likelihood, value, wider)
-        yes = logistic((value - likelihood.cut) / (likelihood.scale * wider))
-        yes = ((1 - (2 * likelihood.error)) * yes) + likelihood.error
-        [1 - yes, yes]
+      # @param model [Model]
+      # @param wider [Float] times every scale and sd
+      def initialize(model, wider)
+        @model = model
+        @wider = wider
+        @stated = {}
+        @powers = {}.compare_by_identity
+        @curves = {}
+        @openings = {}
       end
 
-      # @return [Array<Float>] the states at one composition
-      def choice(likelihood, states, cell, wider)
-        leads = likelihood.leads.transform_values { |lead| Math.exp(lead.call(*cell) / (likelihood.scale * wider)) }
-        total = leads.values.sum + 1
-        states.map { |state| ((1 - Model::ERROR) * (leads.fetch(state, 1.0) / total)) + (Model::ERROR / states.size) }
+      attr_reader :wider
+
+      # @return [Boolean] whether a test is answered with one of its states
+      def stated?(test) = [Model::Ordered, Model::Flag, Model::Choice].include?(@model.likelihoods[test].class)
+
+      # @return [Hash{Object=>Table}] by answer
+      def of(test) = @stated[test] ||= stated(test).freeze
+
+      # @return [Array<Float>] the likelihoods of a table of whole compositions to the power of a weight
+      def power(table, weight)
+        (@powers[table] ||= {})[weight] ||= table.logs.map { |log| Math.exp(weight * log) }.freeze
       end
 
-      # @return [Float] mm: how far a ribbon set lies off the curve's length
-      def length_sd(about, scale, wider) = wider * Math.sqrt((((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2) + (scale**2))
+      # What the ball and the ribbon say of every cell. Both are groups of their own, so their weight is always 1.
+      # @param answers [Hash{String=>Boolean, nil}] ball_holds and ribbon_forms
+      # @return [Array<Float>] one a cell
+      def opening(answers)
+        @openings[answers] ||= begin
+          tables = answers.compact.map { |test, answer| of(test)[answer] }
+          places = tables.map { |table| Grid.places(table.axis) }
+          Array.new(Grid::SIZE) { |at| Math.exp(tables.each_index.sum(0.0) { |k| tables[k].logs[places[k][at]] }) }.freeze
+        end
+      end
 
-      # @return [Hash] answer => Table
-      def of(test, wider)
-        likelihood = Model::LIKELIHOODS.fetch(test)
+      # @param mean, scale [Numeric] mm: a ribbon set's mean length and how far it may be off
+      # @param curve [Curve]
+      # @return [Table]
+      def length(mean, scale, curve)
+        logs = lengths(curve).map do |about|
+          Math.log(((1 - Model::ERROR) * Tables.normal(mean - about, length_sd(about, scale))) + (Model::ERROR / Model::LONGEST_MM))
+        end
+        Table.new(axis: CLAY, logs: logs)
+      end
+
+      # One ribbon that is still to be made, read as far off as hands are.
+      # @return [Array<Table>] one a bin of LENGTH_BINS
+      def length_to_come(curve)
+        bells = lengths(curve).map do |about|
+          [about, length_sd(about, Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2)))]
+        end
+        binned(CLAY, bells, LENGTH_BINS, Model::LONGEST_MM)
+      end
+
+      # @param test [String] sand_estimate or clay_estimate
+      # @param half_width [Numeric] percent: the truth may lie anywhere within it
+      # @return [Table]
+      def percent(test, given, half_width)
+        likelihood = @model.likelihoods.fetch(test)
+        sd = spread(likelihood, half_width)
+        logs = PERCENTS.map { |place| Math.log(((1 - Model::ERROR) * Tables.normal(given - place, sd)) + (Model::ERROR / 100)) }
+        Table.new(axis: likelihood.of, logs: logs)
+      end
+
+      # @return [Array<Table>] the sand that halving may end at
+      def halving
+        @halving ||= begin
+          sd = spread(@model.likelihoods["sand_estimate"], Halving::NARROWEST / 2)
+          binned(SAND, PERCENTS.map { |sand| [sand, sd] }, SAND_BINS, 100.0)
+        end
+      end
+
+      private
+
+      def stated(test)
+        likelihood = @model.likelihoods.fetch(test)
         states = Model.states(test)
-        axis = likelihood.is_a?(Model::Choice) ? :cell : likelihood.of
-        shares = axis == :cell ? Grid::CELLS.map { |cell| choice(likelihood, states, cell, wider) } : along(likelihood, wider)
+        shares, axis = likelihood.is_a?(Model::Choice) ? [by_cell(likelihood, states), :cell] : [along(likelihood), likelihood.of]
         states.each_with_index.to_h { |state, k| [state, Table.new(axis: axis, logs: shares.map { |at| Math.log(at[k]) }.freeze).freeze] }
       end
 
+      def by_cell(likelihood, states) = Grid::CELLS.map { |cell| Tables.choice(likelihood, states, cell, wider) }
+
       # @return [Array<Array<Float>>] the states at every place of the axis
-      def along(likelihood, wider)
+      def along(likelihood)
+        ordered = likelihood.is_a?(Model::Ordered)
         likelihood.of.places.map do |place|
           value = likelihood.of.value(place)
-          likelihood.is_a?(Model::Ordered) ? ordered(likelihood, value, wider) : flag(likelihood, value, wider)
+          ordered ? Tables.ordered(likelihood, value, wider) : Tables.flag(likelihood, value, wider)
         end
       end
 
@@ -74,77 +145,21 @@ module Grittle
       def binned(axis, bells, bins, range)
         bins.each_with_index.map do |(from, to), at|
           logs = bells.map do |about, sd|
-            low = at.zero? ? 0.0 : normal_below(from - about, sd)
-            high = at == bins.size - 1 ? 1.0 : normal_below(to - about, sd)
+            low = at.zero? ? 0.0 : Tables.normal_below(from - about, sd)
+            high = at == bins.size - 1 ? 1.0 : Tables.normal_below(to - about, sd)
             Math.log(((1 - Model::ERROR) * (high - low)) + (Model::ERROR * (to - from) / range))
           end
           Table.new(axis: axis, logs: logs.freeze).freeze
         end.freeze
       end
 
-      private_class_method :of, :along, :binned
-
-      WIDTHS = { false => 1.0, true => Model::WIDER }.freeze
-      STATED = Model::LIKELIHOODS.select { |_, kind| [Model::Ordered, Model::Flag, Model::Choice].include?(kind.class) }.keys.freeze
-      # widened? => test => answer => Table
-      ALL = WIDTHS.transform_values { |wider| STATED.to_h { |test| [test, of(test, wider).freeze] }.freeze }.freeze
-
-      # Where an answer speaks of whole compositions, its likelihood to every power that its group's weight can be.
-      # Table => weight => likelihoods
-      POWERS = begin
-        own = STATED.select { |test| Model::LIKELIHOODS[test].is_a?(Model::Choice) }
-        most = own.to_h { |test| [test, Model::LIKELIHOODS.keys.count { |other| Model.group(other) == Model.group(test) }] }
-        ALL.values.product(own).flat_map { |tests, test| tests[test].values.map { |table| [table, most[test]] } }.to_h do |table, count|
-          [table, (1..count).to_h { |k| [weight = Model.weight(k), table.logs.map { |log| Math.exp(weight * log) }.freeze] }.freeze]
-        end.compare_by_identity.freeze
-      end
-
-      # Curve => its length in mm for every percent of clay.
-      LENGTHS = Curves::ALL.to_h { |curve| [curve, PERCENTS.map { |clay| curve.length(clay) }.freeze] }.freeze
-
-      # widened? => the sand that halving may end at
-      HALVINGS = WIDTHS.transform_values do |wider|
-        sd = wider * Math.sqrt((Model::LIKELIHOODS["sand_estimate"].sd**2) + (((Halving::NARROWEST / 2) / Math.sqrt(3))**2))
-        binned(Model::SAND, PERCENTS.map { |sand| [sand, sd] }, SAND_BINS, 100.0)
-      end.freeze
-
-      # The tables of what is measured are made when the measure is there.
-      module_function
-
-      # @return [Array<Float>] the likelihoods of a table of whole compositions to the power of a weight
-      def power(table, weight) = POWERS.fetch(table).fetch(weight)
-
       # @return [Array<Float>] mm for every percent of clay
-      def lengths(curve) = LENGTHS[curve] || PERCENTS.map { |clay| curve.length(clay) }
+      def lengths(curve) = @curves[curve] ||= PERCENTS.map { |clay| curve.length(clay) }.freeze
 
-      # @param mean, scale [Numeric] mm: a ribbon set's mean length and how far it may be off
-      # @param curve [Curve]
-      # @return [Table]
-      def length(mean, scale, curve, wider)
-        logs = lengths(curve).map do |about|
-          Math.log(((1 - Model::ERROR) * normal(mean - about, length_sd(about, scale, wider))) + (Model::ERROR / Model::LONGEST_MM))
-        end
-        Table.new(axis: Model::CLAY, logs: logs)
-      end
+      # @return [Float] mm: how far a ribbon set lies off the curve's length
+      def length_sd(about, scale) = wider * Math.sqrt((((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2) + (scale**2))
 
-      # One ribbon that is still to be made, read as far off as hands are.
-      # @return [Array<Table>] one a bin of LENGTH_BINS
-      def length_to_come(curve, wider)
-        bells = lengths(curve).map do |about|
-          [about, length_sd(about, Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2)), wider)]
-        end
-        binned(Model::CLAY, bells, LENGTH_BINS, Model::LONGEST_MM)
-      end
-
-      # @param test [String] sand_estimate or clay_estimate
-      # @param half_width [Numeric] percent: the truth may lie anywhere within it
-      # @return [Table]
-      def percent(test, given, half_width, wider)
-        likelihood = Model::LIKELIHOODS.fetch(test)
-        sd = wider * Math.sqrt((likelihood.sd**2) + ((half_width / Math.sqrt(3))**2))
-        logs = PERCENTS.map { |place| Math.log(((1 - Model::ERROR) * normal(given - place, sd)) + (Model::ERROR / 100)) }
-        Table.new(axis: likelihood.of, logs: logs)
-      end
+      def spread(likelihood, half_width) = wider * Math.sqrt((likelihood.sd**2) + ((half_width / Math.sqrt(3))**2))
     end
   end
 end

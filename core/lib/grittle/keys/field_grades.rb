@@ -18,6 +18,7 @@ module Grittle
       TIERS = Tiers.new(["sand", "clayey sand", "sandy loam", "loam", "clay loam", "light clay", "heavier clay"],
                         [5.0, 15.0, 25.0, 40.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
 
+      CURVE = "field_grades"
       NO_BALL = "S"
       BALL_TEST = "coherence"
       FIRST = ["coherence"].freeze
@@ -50,6 +51,10 @@ module Grittle
       # mm: shorter ribbons of loam and silty loam are light, and the clay beside the grade no longer holds.
       LIGHT_UNDER_MM = 22.0
       LIGHT = { "L" => "L-", "ZL" => "ZL-" }.freeze
+
+      # Grades whose name says sandy, and what it takes to feel that it is: a sandy grade needs sand that was felt. [our own model]
+      SANDY = %w[S LS CS SL SCL CLS SC].freeze
+      SAND_FELT = { "grittiness" => %w[moderate very extreme], "grains_seen" => %w[some many], "wet_rub" => %w[very_gritty] }.freeze
 
       # ribbon (mm) and answers: those that fit, and those next to.
       CLASSES = {
@@ -164,16 +169,19 @@ module Grittle
         @older_list = older_list
       end
 
-      # @return [String]
-      def self.name_of(code, _system = SYSTEM) = GRADES.fetch(code).first
-
-      # @return [Array<Integer>, nil] percent clay, from and to, written beside a grade; about, not measured
-      def self.clay(code) = GRADES.fetch(code).last&.minmax
-
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = GRADES.keys
 
       private
+
+      # Without sand that was felt no sandy grade is named, unless no other has a ribbon so short. Until anything was felt of the
+      # grains all stay open.
+      def candidates
+        return page if length_mm.nil? || feel_question || SAND_FELT.any? { |test, states| states.include?(observations[test]) }
+
+        others = page - SANDY
+        others.all? { |code| ribbon_fit(code).zero? } ? page : others
+      end
 
       def named
         gap? ? gap_pair : super

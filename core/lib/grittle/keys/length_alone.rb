@@ -24,9 +24,6 @@ module Grittle
       # Smaller shares are left out [Grittle's own model].
       LEAST = 0.10
 
-      # @return [String]
-      def self.name_of(code, _system = SYSTEM) = code
-
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = CODES
 

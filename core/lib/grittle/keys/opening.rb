@@ -5,8 +5,8 @@ module Grittle
     # How every key but two_numbers opens: the ball, the moisture loop, then a length. Includers have `facts`,
     # `observations` and NO_BALL, the sandiest outcome.
     module Opening
-      # Lengths no longer than this are no ribbon, for keys that leave it open [Grittle's own choice].
-      STUB_MM = 5.0
+      # Lengths no longer than this are no ribbon, for keys that leave it open.
+      STUB_MM = Data::RIBBONS["stub"]
 
       # Lengths a ruler shows for a key that reads none.
       NO_TIERS = Tiers.new(["any length"], []).freeze

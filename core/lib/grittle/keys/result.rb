@@ -12,6 +12,9 @@ module Grittle
     #   notes              [{ "rule", "sentence" }, …] what to know beside the outcome
     Result = Struct.new(:key, :system, :outcomes, :possible, :path, :next_question, :on_the_limit,
                         :disagreeing_tests, :notes, :details, keyword_init: true) do
+      # @return [NamedClass, nil] the outcome with the most weight
+      def first = outcomes.empty? ? nil : NamedClass.new(key: key, system: system, code: outcomes.first.first)
+
       # @return [Hash] as on the wire
       def to_h
         {

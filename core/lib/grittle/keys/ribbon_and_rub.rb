@@ -29,8 +29,8 @@ module Grittle
       TIERS = ["none", *CLASSES.keys].freeze
 
       # Where the rub is very gritty, loamy sand is named beside sandy loam for a length L that is hardly a ribbon, with
-      # weight (13 - L)/16. [Grittle's own model]
-      NEAR_STUB_DIVISOR_MM = 16.0
+      # weight (13 - L)/16.
+      NEAR_STUB_DIVISOR_MM = Data::RIBBONS["near_stub_divisor"]
 
       # @param observations [Observations]
       # @param limit_set [String] a name of LimitSets::ALL
@@ -49,9 +49,6 @@ module Grittle
                                    @limit_set[:strong_from]])
         @rub = observations["wet_rub"]
       end
-
-      # @return [String]
-      def self.name_of(code, _system = SYSTEM) = Triangles::USDA[code].name
 
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = Triangles::USDA.classes.keys
@@ -178,7 +175,7 @@ module Grittle
       end
 
       def notes
-        ribbons = facts.set ? RibbonNotes.for(facts.set, unit: @unit, ball: facts.ball&.value) : []
+        ribbons = facts.set ? RibbonNotes.for(facts.set, unit: @unit, stub: facts.ball&.value && rub != "very_smooth") : []
         [*ribbons, RibbonNotes.geometry(facts.set, @limit_set[:thickness_mm]), silt_note, *overruled_notes].compact
       end
 

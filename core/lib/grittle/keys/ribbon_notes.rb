@@ -4,22 +4,25 @@ module Grittle
   module Keys
     # What to know about a ribbon set beside the class it leads to, as rules with a sentence each.
     module RibbonNotes
-      # mm; a mean under half an inch is hardly a ribbon [Grittle's own model].
-      NEAR_STUB_MM = (5.0...13.0)
+      # mm; a mean under half an inch is hardly a ribbon.
+      NEAR_STUB_MM = Data::RIBBONS["near_stub"]
 
-      # mm a ribbon may be wider or narrower than a school's before it is marked [Grittle's own model].
-      WIDTH_OFF_MM = 2
+      # mm a ribbon may be wider or narrower than a school's before it is marked.
+      WIDTH_OFF_MM = Data::RIBBONS["width_off"]
+
+      # mm over which a ribbon's thickness is worth asking.
+      ASK_THICKNESS_OVER_MM = Data::CONTRADICTIONS["ask_thickness_over"]
 
       module_function
 
       # @param set [RibbonSet] with at least one length
       # @param unit [String] of lengths in sentences
-      # @param ball [Boolean, nil] whether the ball holds
+      # @param stub [Boolean, nil] whether a short ribbon may be none: the ball holds, and the soil is not smooth
       # @return [Array<Hash>] "rule" and "sentence"
-      def for(set, unit:, ball: true)
+      def for(set, unit:, stub: true)
         lengths = set.counted.map(&:length_mm)
         [
-          [ball && near_stub?(set), "near_stub",
+          [stub && near_stub?(set), "near_stub",
            "#{say(set.mean, unit)} is near the limit between loamy sand and sandy loam: a stub no longer than the thumb's " \
            "own squeeze is hardly a ribbon."],
           [set.count == 1, "one_ribbon", "One ribbon only. Make a second: agreement is the sign of a good result."],
@@ -30,7 +33,9 @@ module Grittle
            "The ribbons differ in thickness by more than #{say(RibbonSet::EVEN_THICKNESS_MM, 'mm')}: their lengths cannot " \
            "be compared."],
           [set.counted.any?(&:never_broke?), "never_broke",
-           "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one."]
+           "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one."],
+          [set.mean > ASK_THICKNESS_OVER_MM && set.counted.none?(&:thickness_mm), "how_thick",
+           "Over #{say(ASK_THICKNESS_OVER_MM, unit)}, as heavy clay makes them. How thick were they? Two to three mm is usual."]
         ].filter_map { |holds, rule, sentence| { "rule" => rule, "sentence" => sentence } if holds }
       end
 

@@ -16,8 +16,8 @@ module Grittle
       POOR = "poor in clay"
       RICH = "rich in clay"
 
-      # Outcomes that stand for part of a class: code => name.
-      VARIANTS = { "SL" => [POOR, RICH], "SIL" => [POOR, RICH] }.freeze
+      # Outcomes that stand for half of a class: code => the class, which side of the line of clay, and what is said of it.
+      HALVES = %w[SL SIL].flat_map { |code| [["#{code}/poor", [code, -1, POOR]], ["#{code}/rich", [code, 1, RICH]]] }.to_h.freeze
 
       # node => the observation it asks, and for each answer the next node (a number) or the outcomes: codes, where a
       # slash sets off the variant. Two outcomes weigh the same.
@@ -72,16 +72,9 @@ module Grittle
         @outcomes = walk unless opening_question
       end
 
-      # @return [String]
-      def self.name_of(code, _system = SYSTEM)
-        base, variant = code.split("/")
-        name = Triangles::FAO_WRB[base].name
-        variant ? "#{name}, #{{ 'poor' => POOR, 'rich' => RICH }.fetch(variant)}" : name
-      end
-
       # @return [Array<String>] what a person may assign by this key; a class, or half of one
       def self.codes(_system = SYSTEM)
-        Triangles::FAO_WRB.classes.keys.flat_map { |code| VARIANTS.key?(code) ? ["#{code}/poor", "#{code}/rich"] : [code] }
+        Triangles::FAO_WRB.classes.keys.flat_map { |code| (halves = HALVES.keys.select { |half| HALVES[half].first == code }).empty? ? [code] : halves }
       end
 
       # @return [Result]

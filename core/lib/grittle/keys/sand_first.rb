@@ -16,6 +16,7 @@ module Grittle
       # mm: where the ribbon ranges begin, as a ruler shows them.
       TIERS = Tiers.new(["none", "barely", "fairly thin", "long", "very long"],
                         [5.0, 25.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
+      CURVE = "consensus"
       NO_BALL = "S"
       BALL_TEST = "cast_strength"
       SANDY_PAGE = %w[S LS SL SCL SC].freeze
@@ -107,9 +108,6 @@ module Grittle
         }
       }.transform_values { |row| row.transform_values { |cell| Cell.new(*cell) }.freeze }.freeze
 
-      # @return [String]
-      def self.name_of(code, _system = SYSTEM) = Triangles::CANADA[code].name
-
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = Triangles::CANADA.classes.keys
 
@@ -117,7 +115,7 @@ module Grittle
 
       def page_question = ("wet_rub" unless observations.given?("wet_rub"))
 
-      def candidates
+      def page
         return CLASSES.keys if page_question
 
         observations["wet_rub"] == "very_gritty" ? SANDY_PAGE : CLASSES.keys - SANDY_PAGE

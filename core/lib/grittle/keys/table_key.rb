@@ -71,8 +71,11 @@ module Grittle
       def classes = self.class::CLASSES
       def table = classes.slice(*candidates)
 
-      # Codes the answers have left open before any scoring; a key with pages overrides this.
-      def candidates = classes.keys
+      # Codes of the page that the answers have led to; a key with pages overrides this.
+      def page = classes.keys
+
+      # Codes of the page that may be named at all.
+      def candidates = page
 
       def next_question
         asked = opening_question
@@ -156,13 +159,17 @@ module Grittle
         cell && made.key?("shear_resistance") ? cell.score(made["shear_resistance"]) : 0.0
       end
 
-      # Best first: by score, fit of the ribbon, fit of resistance, nearness of the length to the middle of its range.
+      # Best first: by score, fit of the ribbon, fit of resistance, nearness of the length to the middle of its range, and of the
+      # clay that the school reads from the length to the clay of the class.
       def rank(codes, length = length_mm)
+        clay = Curves[self.class::CURVE].clay(length)
         codes.sort_by do |code|
           [-score(code, length).round(9), -ribbon_fit(code, length), -resistance_fit(code),
-           (classes[code]["ribbons"].middle - length).abs, classes.keys.index(code)]
+           (classes[code]["ribbons"].middle - length).abs, (middle_clay(code) - clay).abs, code]
         end
       end
+
+      def middle_clay(code) = Names.fetch(self.class::SYSTEM, code).clay.sum / 2.0
 
       def named
         @named ||= begin
@@ -196,10 +203,18 @@ module Grittle
         end
       end
 
+      # A class that wins alone there, of all on the page; a tie wins nothing.
       def at_the_ends
         return [] unless interval
 
-        [interval.begin, interval.end].map { |length| rank(candidates, [length, 0.0].max).first }.uniq
+        [interval.begin, interval.end].filter_map { |length| sole_winner([length, 0.0].max) }.uniq & candidates
+      end
+
+      def sole_winner(length)
+        points = page.to_h { |code| [code, score(code, length).round(9)] }
+        best = points.values.max
+        winners = points.select { |_, score| score == best }.keys
+        winners.first if winners.size == 1
       end
 
       def outcomes

@@ -28,9 +28,6 @@ module Grittle
         @facts = Facts.new(observations, counts_from_mm: STUB_MM)
       end
 
-      # @return [String]
-      def self.name_of(code, system = SYSTEM) = Grittle.triangle(system)[code].name
-
       # @return [Array<String>] what a person may assign by this key
       def self.codes(system = SYSTEM) = Grittle.triangle(system).classes.keys
 

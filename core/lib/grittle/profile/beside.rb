@@ -11,7 +11,7 @@ module Grittle
       # cm of depth by which the same name, or wetness, begins elsewhere.
       DEPTH_CM = 10
 
-      # @param one, other [Array] a name and its layers, each { horizon: Described, named: [system, code, name] or nil }
+      # @param one, other [Array] a name and its horizons, as Described
       def initialize(one, other)
         @names = [one.first, other.first]
         @layers = [one.last, other.last]
@@ -27,12 +27,10 @@ module Grittle
 
       # Every stretch of depth on which the pair of horizons stays the same.
       def overlaps
-        depths = @layers.flatten.flat_map { |layer| [layer[:horizon].depths.upper, layer[:horizon].depths.lower] }.uniq.sort
+        depths = @layers.flatten.flat_map { |layer| [layer.depths.upper, layer.depths.lower] }.uniq.sort
         depths.each_cons(2).filter_map do |upper, lower|
           pair = @layers.map do |layers|
-            layers.find do |layer|
-              layer[:horizon].depths.upper <= upper && layer[:horizon].depths.lower >= lower
-            end
+            layers.find { |layer| layer.depths.upper <= upper && layer.depths.lower >= lower }
           end
           [upper, lower, pair] if pair.all?
         end
@@ -42,25 +40,27 @@ module Grittle
         said = [texture(pair), clay(pair), colour(pair), stones(pair)].compact
         return [] if said.empty?
 
-        names = pair.map { |layer| layer[:horizon].designation }
+        names = pair.map(&:designation)
         [difference(upper, lower, "#{span(upper, lower)}, #{names.join(' beside ')}: #{said.join('; ')}.")]
       end
 
       def texture(pair)
-        named = pair.map { |layer| layer[:named] }
+        named = pair.map(&:named)
         return unless named.all?
 
-        count = ClassesApart.count(*named.map { |one| one.first(2) })
-        "#{named.map(&:last).join(' against ')}, #{ClassesApart.say(count)}" if count.positive?
+        count = named.first.apart(named.last)
+        return if count.nil? ? named.map(&:name).uniq.size == 1 : count.zero?
+
+        [named.join(" against "), (NamedClass.say_apart(count) if count)].compact.join(", ")
       end
 
       def clay(pair)
-        clays = pair.map { |layer| layer[:horizon].clay }
+        clays = pair.map(&:clay)
         "clay about #{clays.map(&:round).join(' against ')} %" if clays.all? && (clays.first - clays.last).abs >= CLAY
       end
 
       def colour(pair)
-        colours = pair.map { |layer| layer[:horizon].colour }
+        colours = pair.map(&:colour)
         return unless colours.all?
 
         apart = %i[value chroma].map { |part| (colours.first.public_send(part) - colours.last.public_send(part)).abs }.max
@@ -68,12 +68,12 @@ module Grittle
       end
 
       def stones(pair)
-        amounts = pair.map { |layer| layer[:horizon].seen["fragments_percent"] }
+        amounts = pair.map { |layer| layer.seen["fragments_percent"] }
         "coarse fragments #{amounts.join(' against ')} %" if amounts.all? && (amounts.first - amounts.last).abs >= STONES
       end
 
       def wetness
-        depths = @layers.map { |layers| Wetness.new(layers.map { |layer| layer[:horizon] }).depth_cm }
+        depths = @layers.map { |layers| Wetness.new(layers).depth_cm }
         return if depths.none? || (depths.all? && (depths.first - depths.last).abs < DEPTH_CM)
 
         said = depths.map { |depth| depth ? "from about #{Units.number(depth)} cm" : "no sure sign" }
@@ -81,7 +81,7 @@ module Grittle
       end
 
       def reach
-        deepest = @layers.map { |layers| layers.map { |layer| layer[:horizon].depths.lower }.max }
+        deepest = @layers.map { |layers| layers.map { |layer| layer.depths.lower }.max }
         return if deepest.any?(&:nil?) || deepest.uniq.size == 1
 
         lacking = @names[deepest.index(deepest.min)]

@@ -16,13 +16,15 @@ module Grittle
         "sharp" => ["Sharp", 0, 0.5], "abrupt" => ["Abrupt", 0.5, 2], "clear" => ["Clear", 2, 5], "gradual" => ["Gradual", 5, 10],
         "diffuse" => ["Diffuse", 10, nil]
       }.freeze
+      # Whose words other systems than these use is the manual's.
+      OF = { Keys::FieldGrades::SYSTEM => AUSTRALIA }.freeze
       ALL = MANUAL.merge(AUSTRALIA) { |_, manual, _| manual }.freeze
 
       module_function
 
       # @param system [String] the system of the profile's names
       # @return [Hash]
-      def words(system) = system == "australia" ? AUSTRALIA : MANUAL
+      def words(system) = OF.fetch(system, MANUAL)
 
       # @param centimetres [Numeric] over which one horizon turns into the next
       # @return [String]

@@ -17,7 +17,10 @@ module Grittle
         "upper_cm" => ["Upper depth", %w[upper top from depthfrom depthtop topdepth upperdepth start min]],
         "lower_cm" => ["Lower depth", %w[lower bottom to base depthto depthbottom bottomdepth lowerdepth end max]],
         "boundary" => ["Lower boundary", %w[boundary distinctness]],
-        "texture" => ["Texture class", %w[texture textureclass class grade texturegrade soiltexture]]
+        "texture" => ["Texture class", %w[texture textureclass class grade texturegrade soiltexture]],
+        "texture_system" => ["System of the class", %w[texturesystem classsystem system classification]],
+        "texture_person" => ["Who gave the class", %w[texturedby describedby describer observer surveyor]],
+        "texture_date" => ["Date of the class", %w[texturedate date described sampled]]
       }.freeze
       # Further headings for fields of a horizon; their own names and labels are known anyway.
       ALSO = {

@@ -2,27 +2,24 @@
 
 module Grittle
   module Profile
-    # What lies between two horizons that touch: how much the clay changes, which published tests that meets and with what
-    # odds, whether water perches, and what the change is consistent with. It names no soil: clay films, thickness and the
-    # rest are the surveyor's.
+    # What lies between two horizons that touch: how much the clay changes, and which published tests that meets with what odds.
+    # Where the surveyor wrote down clay of their own, that comes first, and the estimate beside it. It names no soil: clay films,
+    # thickness and the rest are the surveyor's.
     class Contrast
       # One horizon as this looks at it.
       #
-      #   clay     101 shares, one a percent       group    management group, such as "moderately fine"
+      #   clay     101 shares, one a percent       own      percent clay that the hand wrote down, or nil
       #   depths   DepthRange                      boundary cm from and to over which its lower boundary lies, or nil
       #   other_material  whether it is noted to be another material than what lies above
-      Layer = Struct.new(:designation, :depths, :clay, :group, :boundary, :other_material, keyword_init: true) do
-        # @param shares [Array<Float>] one a cell of Evidence::Grid
-        def self.from(shares, **facts)
-          margins = Evidence::Margins.new(shares)
-          sand, _, clay = margins.moments.values.map(&:first)
-          new(**facts, clay: margins.along[Evidence::Model::CLAY],
-                       group: Grittle.classify(sand: sand, clay: [clay, 100 - sand].min).group)
-        end
-
+      Layer = Struct.new(:designation, :depths, :clay, :own, :boundary, :other_material, keyword_init: true) do
         # @return [Float] percent
         def clay_mean = clay.each_with_index.sum { |share, percent| share * percent }
+
+        # @return [Boolean] whether a gain of clay can be looked for in it: a C or an R lies below what clay moved into
+        def gains? = !designation.match?(/\A\d?[CR]/)
       end
+
+      LIMITS = Data::PROFILE
 
       # Clay of the upper horizon (percent) and of the lower: test => [name, source, when it is met]. The printed ranges of
       # the upper clay join where the rules agree (15, 40 and 10, 50 %), so the lesser of two rules is the one that holds.
@@ -30,28 +27,35 @@ module Grittle
         "clay_increase" => [
           "the clay-increase test for a Bt",
           "Keys to Soil Taxonomy; the Canadian System of Soil Classification uses the same numbers (published)",
-          ->(upper, lower) { lower >= (upper < 15 ? upper + 3 : [1.2 * upper, upper + 8].min) }
+          lambda { |upper, lower|
+            lower >= if upper < LIMITS["increase_low_under"] then upper + LIMITS["increase_low_points"]
+                     else [LIMITS["increase_ratio"] * upper, upper + LIMITS["increase_high_points"]].min
+                     end
+          }
         ],
         "argic" => [
           "the clay increase of an argic horizon", "World Reference Base 2015 (from memory)",
-          ->(upper, lower) { lower >= (upper < 10 ? upper + 4 : [1.4 * upper, upper + 20].min) }
+          lambda { |upper, lower|
+            lower >= if upper < LIMITS["argic_low_under"] then upper + LIMITS["argic_low_points"]
+                     else [LIMITS["argic_ratio"] * upper, upper + LIMITS["argic_high_points"]].min
+                     end
+          }
         ],
         "abrupt_change" => [
           "the clay of an abrupt textural change", "Keys to Soil Taxonomy (detail from memory)",
-          ->(upper, lower) { upper < 20 ? lower >= 2 * upper : lower >= upper + 20 && lower >= 2 * upper }
+          lambda { |upper, lower|
+            lower >= LIMITS["abrupt_ratio"] * upper && (upper < LIMITS["abrupt_under"] || lower >= upper + LIMITS["abrupt_points"])
+          }
         ]
       }.each_value(&:freeze).freeze
+      # Tests of a gain of clay, which is asked of no parent material.
+      OF_GAIN = %w[clay_increase argic].freeze
 
-      # cm: over no more than this the clay of an abrupt change is reached. [published: Keys to Soil Taxonomy]
-      ABRUPT_WITHIN_CM = 7.5
-      # cm: within no more than this the clay increase of a Bt is reached. [from memory: Keys to Soil Taxonomy]
-      INCREASE_WITHIN_CM = 30
-      # Odds under which a test is not spoken of, and from which it counts as met. [Grittle's own model]
-      LEAST = 0.10
-      MET = 0.50
-      # From coarse to fine; water perches where two horizons are two or more apart. [common practice; how far is our own model]
-      GROUPS = ["coarse", "moderately coarse", "medium", "moderately fine", "fine"].freeze
-      PERCHES_FROM = 2
+      ABRUPT_WITHIN_CM = LIMITS["abrupt_within"]
+      INCREASE_WITHIN_CM = LIMITS["increase_within"]
+      LEAST = LIMITS["least_odds"]
+      MET = LIMITS["met_odds"]
+      HARDLY = LIMITS["hardly"]
 
       # @param upper, lower [Layer]
       # @param same_hand [Boolean] whether one hand textured both on one day
@@ -65,48 +69,62 @@ module Grittle
       # @return [Hash] as on the wire: percent and probabilities
       def to_h
         { "upper" => @upper.designation, "lower" => @lower.designation, "depth_cm" => @lower.depths.upper,
-          "clay" => [mean(@upper), mean(@lower)].map(&:round), "difference" => (mean(@lower) - mean(@upper)).round,
-          "ratio" => ratio, "tests" => tests, "perching" => perching, "sentence" => sentence }
+          "clay" => means.map(&:round), "difference" => (means.last - means.first).round, "own_clay" => own, "ratio" => ratio,
+          "tests" => tests, "sentence" => sentence, "disagreement" => disagreement }
       end
 
-      # @return [Array<Hash>] "test", "name", "source", "probability" and "sentence", of those with a chance
+      # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil) and "sentence", of
+      #   those with a chance
       def tests
-        TESTS.filter_map do |test, (name, source, met)|
+        asked.filter_map do |test, (name, source, met)|
           odds = @pair.probability(&met)
-          next if odds < LEAST
+          by_hand = met.call(*own) if own
+          next if odds < LEAST && !by_hand
 
-          { "test" => test, "name" => name, "source" => source, "probability" => odds.round(2), "sentence" => say(test, name, odds) }
+          { "test" => test, "name" => name, "source" => source, "probability" => odds.round(2), "own" => by_hand,
+            "sentence" => say(test, name, odds, by_hand) }
         end
       end
 
-      # @return [Hash, nil] "kind" (finer_below or coarser_below) and "sentence"
-      def perching
-        steps = GROUPS.index(@lower.group) - GROUPS.index(@upper.group)
-        if steps >= PERCHES_FROM
-          { "kind" => "finer_below", "sentence" => "Water may perch on #{@lower.designation}: it is finer and takes water more slowly." }
-        elsif steps <= -PERCHES_FROM
-          { "kind" => "coarser_below",
-            "sentence" => "Water may hang above #{@lower.designation}: the finer layer must fill before the coarser one takes any." }
-        end
-      end
+      # @return [Array<Numeric>, nil] percent clay as the surveyor wrote it down, where both have one
+      def own = [@upper.own, @lower.own].all? ? [@upper.own, @lower.own] : nil
 
-      # @return [String] the change in clay, for a person
+      # @return [String] the change in clay, for a person: the surveyor's own figures first
       def sentence
-        by = (mean(@lower) - mean(@upper)).round
-        return "Clay hardly changes." if by.abs < 3
+        return change(*means) unless own
 
-        "Clay #{by.positive? ? 'rises' : 'falls'} by about #{by.abs} points, from #{mean(@upper).round} to #{mean(@lower).round} %."
+        "#{change(*own).delete_suffix('.')}, by your own figures; the estimate says #{means.map(&:round).join(' to ')} %."
+      end
+
+      # @return [String, nil] where the surveyor's figures and the estimate say opposite things
+      def disagreement
+        return unless own
+
+        apart = [own.last - own.first, means.last - means.first]
+        turned = apart.all? { |by| by.abs >= HARDLY } && apart.map(&:positive?).uniq.size > 1
+        other = asked.any? { |_, (_, _, met)| met.call(*own) != (@pair.probability(&met) >= MET) }
+        return "Your own figures and the estimate turn opposite ways: which is meant?" if turned
+
+        "Your own figures and the estimate differ about a test of the clay: look again before you rely on it." if other
       end
 
       private
 
-      def mean(layer) = layer.clay_mean
-      def ratio = mean(@upper).positive? ? (mean(@lower) / mean(@upper)).round(2) : nil
+      def asked = @lower.gains? ? TESTS : TESTS.except(*OF_GAIN)
+      def means = [@upper.clay_mean, @lower.clay_mean]
+      def ratio = means.first.positive? ? (means.last / means.first).round(2) : nil
 
-      def say(test, name, odds)
-        chance = "#{(100 * odds).round} %"
-        said = odds >= MET ? "Meets #{name} (#{chance})." : "May meet #{name} (#{chance})."
-        [said, (reach if test == "abrupt_change"), (left_open if test == "clay_increase")].compact.join(" ")
+      def change(above, below)
+        by = (below - above).round
+        return "Clay hardly changes." if by.abs < HARDLY
+
+        "Clay #{by.positive? ? 'rises' : 'falls'} by about #{by.abs} points, from #{above.round} to #{below.round} %."
+      end
+
+      def say(test, name, odds, by_hand)
+        said = "#{odds >= MET ? 'Meets' : 'May meet'} #{name} (#{Percents.odds(odds)})"
+        said = "#{by_hand ? 'Meets' : 'Does not meet'} #{name} by your own figures (the estimate: #{Percents.odds(odds)})" unless by_hand.nil?
+        ["#{said}.", (reach if test == "abrupt_change"), (left_open if test == "clay_increase")].compact.join(" ")
       end
 
       # What the depths or a noted discontinuity leave open of the increase.

@@ -25,7 +25,8 @@ module Grittle
         Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
         Field.new("water", "Water", :choice, words: WATERS),
         Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
-        Field.new("air_dry", "Air-dry", :flag)
+        Field.new("air_dry", "Air-dry", :flag),
+        Field.new("poured_on", "Water was poured on it", :flag)
       )
       # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is needed
       TESTS = {
@@ -39,7 +40,7 @@ module Grittle
       }.each_value(&:freeze).freeze
       # Parts that are the same for all samples tested at one time.
       SHARED = %w[method minutes water size_mm air_dry].freeze
-      CRUMB_STEPS = %w[swells dispersion remoulded_disperses carbonate_or_gypsum suspension].freeze
+      CRUMB_FACTS = %w[water air_dry swells remoulded_disperses carbonate_or_gypsum suspension poured_on].freeze
 
       module_function
 
@@ -61,33 +62,33 @@ module Grittle
       # @return [Hash{String=>Object}] what stands
       def standing(looks) = looks.reduce({}) { |sum, look| sum.merge(look) }
 
-      # @param seen [Hash] what stands
+      # @param looks [Array<Hash>] oldest first
       # @return [String] for a person
-      def say(test, seen)
+      def say(test, looks)
+        seen = standing(looks)
         case test
         when "ph" then "pH #{Units.number(seen['value'])}, #{Ph.class_of(seen['value'])}"
         when "fizz" then say_fizz(seen)
-        else say_crumb(crumb(seen))
+        else crumb(looks).sentence
         end
       end
 
+      # @param looks [Array<Hash>] oldest first
       # @return [CrumbTest]
-      def crumb(seen)
-        slaking = seen["slaking"]
-        CrumbTest.new({ "slakes" => slaking && slaking != "not", **seen.slice(*CRUMB_STEPS) }.compact)
+      def crumb(looks)
+        CrumbTest.new(looks.map { |look| look.values_at("minutes", "slaking", "dispersion") },
+                      **standing(looks).slice(*CRUMB_FACTS).transform_keys(&:to_sym))
       end
+
+      # @param looks [Array<Hash>] oldest first
+      # @return [String, nil] what to do or look at next
+      def advise(test, looks) = (crumb(looks).advice if test == "crumb")
 
       def say_fizz(seen)
         word = Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
         return "no fizz#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
 
         "#{word} fizz#{' on pale specks' if seen['specks']}"
-      end
-
-      def say_crumb(test)
-        return "crumb in water, still open: #{CRUMB.fetch(test.next_step, CRUMB['slaking']).label.downcase}" unless test.number
-
-        "crumb class #{test.number}#{', dispersive: a warning for dams, tunnels and effluent' if test.dispersive?}"
       end
 
       def check(test, first, kept)
@@ -99,7 +100,7 @@ module Grittle
       end
 
       def refuse(field, sentence) = raise(InvalidInput, [Problem.new(pointer: "/#{field}", sentence: sentence)])
-      private_class_method :say_fizz, :say_crumb, :check, :refuse
+      private_class_method :say_fizz, :check, :refuse
     end
   end
 end

@@ -45,7 +45,7 @@ module Grittle
       # A place along the groups, straight within each.
       def place(horizon)
         # The light loams have no clay written beside them; they stand with the loams.
-        middle = (Keys::FieldGrades.clay(horizon.grade) || Keys::FieldGrades.clay("L")).sum / 2.0
+        middle = (horizon.grade.clay_range || NamedClass.new(system: horizon.grade.system, code: "L").clay_range).sum / 2.0
         at = GROUPS.index { |_, up_to| middle <= up_to }
         from = at.zero? ? 0 : GROUPS[at - 1].last
         at + ((middle - from) / (GROUPS[at].last - from))

@@ -19,10 +19,11 @@ module Grittle
       HOW = "Write hue, value and chroma, such as 10YR 4/3, or N 5/."
       VALUES = (0..10)
       CHROMAS = (0..20)
-      # A matrix or mottle this pale and this grey tells of seasonal wetness. [published: Soil Survey Manual, USDA Handbook 18,
-      # 2017, for chroma 2; value 4 with it]
-      WET_VALUE = 4
-      WET_CHROMA = 2
+      # A matrix or mottle this pale and this grey may tell of seasonal wetness.
+      WET_VALUE = Data::PROFILE["wet_value"]
+      WET_CHROMA = Data::PROFILE["wet_chroma"]
+      # Places on the circle of hues from 10Y to 5PB, where grey is green and blue.
+      GLEY = (30..75)
 
       attr_reader :hue, :letters, :value, :chroma
 
@@ -54,6 +55,9 @@ module Grittle
 
       # @return [Boolean] pale and grey enough to speak of wetness
       def wet? = value >= WET_VALUE && chroma <= WET_CHROMA
+
+      # @return [Boolean] grey, or green or blue and grey, as long wetness makes it
+      def gley? = wet? && (letters == "N" || GLEY.cover?(place))
 
       # @return [String] the chip as "#rrggbb" in sRGB
       def hex = format("#%02x%02x%02x", *rgb)
@@ -88,11 +92,13 @@ module Grittle
         share > 216.0 / 24_389 ? (116 * Math.cbrt(share)) - 16 : share * 24_389 / 27
       end
 
+      # On the circle of 100 hues.
+      def place = CIRCLE[letters] - 5 + hue
+
       # @return [Array<Float>] the angle in CIELAB and the units of chroma, straight between the hues of the table
       def bearing
         return [0.0, 0.0] if letters == "N"
 
-        place = CIRCLE[letters] - 5 + hue
         (p0, a0, c0), (p1, a1, c1) = CIELAB.each_cons(2).find { |_, (upper, _, _)| place <= upper }
         share = (place - p0) / (p1 - p0).to_f
         [a0 + (share * (a1 - a0)), c0 + (share * (c1 - c0))]

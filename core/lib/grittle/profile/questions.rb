@@ -13,33 +13,34 @@ module Grittle
       module_function
 
       # @param horizons [Array<Described>] from the surface down
-      # @param contrasts [Array<Contrast>]
+      # @param contrasts [Array<Hash>] as Contrast#to_h has them
       # @return [Array<Hash>] "question", "designation", "depth_cm" and "sentence"
       def between(horizons, contrasts)
         horizons.each_cons(2).flat_map do |_upper, lower|
-          contrast = contrasts.find { |one| one.to_h["depth_cm"] == lower.depths.upper }
+          contrast = contrasts.find { |one| one["depth_cm"] == lower.depths.upper }
           [no_increase(lower, contrast), finer_below(horizons, lower)].compact
         end
       end
 
       # @param designation [String]
       # @param depth_cm [Numeric]
-      # @param names [Array] a system, a code and who, one a reading
+      # @param names [Array] a NamedClass and who, one a reading
       # @return [Array<Hash>] where two of them lie two classes or more apart
       def readings_apart(designation, depth_cm, names)
         names.combination(2).filter_map do |one, other|
-          count = ClassesApart.count(one.first(2), other.first(2))
-          next if count < ClassesApart::FAR
+          count = one.first.apart(other.first)
+          next if count.nil? || count < NamedClass::FAR
 
           question("readings_apart", designation, depth_cm,
-                   "Two readings of #{designation} are #{ClassesApart.say(count)} (#{one.last}; #{other.last}): were they the same soil?")
+                   "Two readings of #{designation} are #{NamedClass.say_apart(count)} (#{one.last}; #{other.last}): were they the same soil?")
         end
       end
 
+      # @param named [NamedClass]
       # @param percent [Numeric] clay as the hand wrote it down
       # @return [Hash, nil] where it lies outside what the class holds
-      def clay_outside(designation, depth_cm, system, code, percent)
-        clays = clay_of(system, code)
+      def clay_outside(designation, depth_cm, named, percent)
+        clays = named.clay_range
         return if clays.nil? || percent.between?(clays.first - OUTSIDE, clays.last + OUTSIDE)
 
         question("clay_outside", designation, depth_cm,
@@ -47,19 +48,12 @@ module Grittle
                  "which is meant?")
       end
 
-      def clay_of(system, code)
-        return Keys::FieldGrades.clay(code) if system == Keys::FieldGrades::SYSTEM
-        return unless TRIANGLES.key?(system)
-
-        Grittle.triangle(system)[code].polygon.map(&:last).minmax
-      end
-
       def no_increase(lower, contrast)
         return unless lower.designation.match?(/\A\d?B\d?[a-z]*t/) && contrast
-        return if contrast.tests.any? { |test| test["test"] == "clay_increase" && test["probability"] >= Contrast::MET }
+        return if contrast["tests"].any? { |test| test["test"] == "clay_increase" && (test["own"] || test["probability"] >= Contrast::MET) }
 
         question("no_increase", lower.designation, lower.depths.upper,
-                 "#{lower.designation} says that clay has gathered. #{contrast.sentence} What did you see: films, or something else?")
+                 "#{lower.designation} says that clay has gathered. #{contrast['sentence']} What did you see: films, or something else?")
       end
 
       def finer_below(horizons, lower)
@@ -75,7 +69,7 @@ module Grittle
       def question(name, designation, depth, sentence)
         { "question" => name, "designation" => designation, "depth_cm" => depth, "sentence" => sentence }
       end
-      private_class_method :clay_of, :no_increase, :finer_below, :question
+      private_class_method :no_increase, :finer_below, :question
     end
   end
 end

@@ -9,6 +9,12 @@ module Grittle
         sentence: "On contaminated or unknown ground wear gloves and do not texture with bare hands.",
         more: "Asbestos, fuel and waste need a licensed specialist before anybody digs or takes a sample."
       },
+      "contaminated" => {
+        sentence: "Contamination is suspected at this site: wear gloves, keep soil off skin and mouth, and stop if it smells, stains " \
+                  "or glistens.",
+        more: "A specialist decides whether anybody handles this soil at all. Do not sniff it, wash your hands and tools, and keep the " \
+              "samples closed and labelled."
+      },
       "exposure" => {
         sentence: "Have buried cables and pipes located before you dig, and never enter an excavation that is not " \
                   "supported.",

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "spec_helper"
+require_relative "../spec_helper"
 
 # Soil Survey Manual, USDA Handbook 18, 2017, ch. 3.
 RSpec.describe Grittle::FullName do
