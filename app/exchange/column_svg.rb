@@ -101,7 +101,8 @@ module Exchange
 
     def note(horizon)
       ribbon = horizon.speaks&.kept_verdict
-      [horizon.depths.to_s, ("ribbon #{ribbon['ribbon_text']}" if ribbon&.dig("ribbon_set", "mean_mm")), horizon.moist_colour].compact.join(", ")
+      [horizon.depths.to_s, ("ribbon #{ribbon['ribbon_text']}" if ribbon&.dig("ribbon_set", "mean_mm")),
+       horizon.moist_colour].compact.join(", ")
     end
   end
 end

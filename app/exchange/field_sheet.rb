@@ -105,7 +105,9 @@ module Exchange
     def row(horizon)
       verdict = horizon.verdict
       [horizon.designation, [horizon.upper_cm, horizon.lower_cm].map { |cm| Grittle::Units.number(cm.to_f) }.join("–"),
-       horizon.class_given&.full_name || "not textured", verdict&.fetch("ribbon_text", nil), clay(verdict), *SEEN.map { |name, fields| seen(horizon, name, fields) }]
+       horizon.class_given&.full_name || "not textured", verdict&.fetch("ribbon_text", nil), clay(verdict), *SEEN.map do |name, fields|
+                                                                                                              seen(horizon, name, fields)
+                                                                                                            end]
     end
 
     # The surveyor's own figure first, and the estimate beside it.

@@ -51,7 +51,7 @@ module Exchange
             { "name" => :text, "kind" => :text, "note" => :text, **METHOD, "increments" => :json },
             refs: { "site_id" => "sites" }, described: "profile"),
       table("horizons", Horizon, "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, clay_percent the clay " \
-            "that the hand wrote down: for people, computed anew",
+                                 "that the hand wrote down: for people, computed anew",
             { "designation" => :text, "upper_cm" => :number, "lower_cm" => :number, "boundary" => :text, "moist_colour" => :text,
               "dry_colour" => :text, "removed_at" => :time, "texture" => :derived, "clay_percent" => :derived },
             refs: { "profile_id" => "profiles", "reported_reading_id" => "readings" }, described: "horizon",

@@ -89,7 +89,8 @@ class Horizon < Record
 
   # What the choice of the reading that speaks goes by.
   def told(reading)
-    { "id" => reading.id, "named" => reading.class_given, "reported" => reading.id == reported_reading_id, "disturbed" => reading.sample.disturbed }
+    { "id" => reading.id, "named" => reading.class_given, "reported" => reading.id == reported_reading_id,
+"disturbed" => reading.sample.disturbed }
   end
 
   def whole(reading)

@@ -160,7 +160,7 @@ class Reading < Record
 
   def keep_class(event)
     assignments.create!(**ClassColumns.columns(Grittle::NamedClass.from(event["value"])), override: event["override"], reason: event["reason"],
-                        pen: pen, result: assessment.key.to_h, rules_version: Grittle::RULES_VERSION, assigned_at: @now)
+                                                                                          pen: pen, result: assessment.key.to_h, rules_version: Grittle::RULES_VERSION, assigned_at: @now)
     self.classed = true
   end
 

@@ -6,7 +6,7 @@ module Routes
     # What a profile is read down from.
     WITH_READINGS = [:site, :hand, :pen, { samples: %i[findings horizon readings],
                                            horizons: [:reported_classes, :profile,
-                                                      { readings: [:assignments, :hand, { sample: [:horizon, :profile] }] }] }].freeze
+                                                      { readings: [:assignments, :hand, { sample: %i[horizon profile] }] }] }].freeze
 
     def self.registered(app)
       app.get("/api/work") { answer(work: WorkSerializer.call(Work.current(fieldbook))) }
@@ -59,7 +59,9 @@ module Routes
       end
 
       app.get "/api/profiles/:id/beside/:other_id" do
-        answer DescriptionSerializer.beside(*params.values_at(:id, :other_id).map { |id| fieldbook.profiles.preload(WITH_READINGS).find(id) })
+        answer DescriptionSerializer.beside(*params.values_at(:id, :other_id).map do |id|
+          fieldbook.profiles.preload(WITH_READINGS).find(id)
+        end)
       end
 
       app.post "/api/profiles/:id/undo" do

@@ -18,7 +18,9 @@ module ProfileSerializer
   # @return [Hash] schema ProfileSummary: as lists and the land show it, from what is kept
   def summary(profile)
     { **opening(profile),
-      horizons: profile.horizons.map { |horizon| { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system } },
+      horizons: profile.horizons.map do |horizon|
+        { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system }
+      end,
       next_horizon_id: profile.next_horizon&.id }
   end
 

@@ -118,7 +118,8 @@ module ReadingSerializer
 
   def ribbons(reading)
     reading.ribbons.flat_map do |ribbon|
-      text = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}, #{Grittle::Tests::Catalogue.word('ribbons', ribbon.ended)}"
+      text = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}, #{Grittle::Tests::Catalogue.word('ribbons',
+                                                                                                                           ribbon.ended)}"
       text += " (corrects the one of #{ribbon.corrects.entered_at.strftime('%H:%M:%S')})" if ribbon.corrects
       made = entry(ribbon.entered_at, "ribbon", text, ribbon.pen, standing: ribbon.taken_back_at.nil?)
       replaced = ribbon.taken_back_at && reading.ribbons.any? { |other| other.corrects_id == ribbon.id }

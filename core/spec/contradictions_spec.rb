@@ -9,7 +9,8 @@ RSpec.describe Grittle::Contradictions do
   {
     "ball_fails_but_ribbon" => [{ "ball_holds" => false, "ribbons" => ribbons(40) }, { "ball_holds" => true }],
     "no_ribbon_but_sticky" => [{ "ball_holds" => true, "ribbon_forms" => false, "stickiness" => "very" }, { "stickiness" => "slightly" }],
-    "no_ribbon_but_plastic" => [{ "ball_holds" => true, "ribbon_forms" => false, "plasticity" => "very" }, { "plasticity" => "moderately" }],
+    "no_ribbon_but_plastic" => [{ "ball_holds" => true, "ribbon_forms" => false, "plasticity" => "very" },
+                                { "plasticity" => "moderately" }],
     "no_ribbon_but_shine" => [{ "ball_holds" => true, "ribbon_forms" => false, "shine" => "moderate" }, { "shine" => "slight" }],
     "long_ribbon_not_sticky" => [{ "ribbons" => ribbons(50), "stickiness" => "slightly" }, { "ribbons" => ribbons(49) }],
     "long_ribbon_not_plastic" => [{ "ribbons" => ribbons(50), "plasticity" => "non" }, { "plasticity" => "slightly" }],
@@ -46,8 +47,13 @@ RSpec.describe Grittle::Contradictions do
 
   # 100 to 150 mm is ordinary for heavy clay: asked for its thickness, and not doubted (common practice, no source).
   it "asks once how thick a ribbon over 100 mm was" do
-    notes = ->(*lengths, **shape) { Grittle.assess({ "ribbons" => ribbons(*lengths, **shape) }).to_h["keys"].first["notes"].map { |note| note["rule"] } }
-    expect([notes[130, 125], notes[130, 125, thickness_mm: 3], notes[95]]).to match [include("how_thick"), not_include("how_thick"), not_include("how_thick")]
+    notes = lambda { |*lengths, **shape|
+      Grittle.assess({ "ribbons" => ribbons(*lengths, **shape) }).to_h["keys"].first["notes"].map do |note|
+        note["rule"]
+      end
+    }
+    expect([notes[130, 125], notes[130, 125, thickness_mm: 3],
+            notes[95]]).to match [include("how_thick"), not_include("how_thick"), not_include("how_thick")]
     expect(rules("ball_holds" => true, "ribbons" => ribbons(130, 125, 120))).to be_empty
   end
 

@@ -32,7 +32,9 @@ RSpec.describe Grittle do
   end
 
   it "speaks of the curve that is chosen" do
-    said = ->(curve) { assessed(B.merge("ribbons" => ribbons(26), "wet_rub" => "neither", "grittiness" => "slight"), curve: curve)["evidence"]["beside_key"] }
+    said = lambda { |curve|
+      assessed(B.merge("ribbons" => ribbons(26), "wet_rub" => "neither", "grittiness" => "slight"), curve: curve)["evidence"]["beside_key"]
+    }
     expect(said["consensus"]["sentence"]).to eq "The key's limit is 25 mm; by the curve “Consensus” that is 21 % clay, and clay loams begin at 27."
     expect(said["cautious"]["sentence"]).to include("“Cautious” that is 10 % clay")
   end
@@ -45,14 +47,17 @@ RSpec.describe Grittle do
 
     it "stand one class from what they share an edge with" do
       found = assessed(B.merge("ribbons" => ribbons(30), "grittiness" => "moderate", "wet_rub" => "neither"))["keys"]
-      expect(found.find { |key| key["key"] == "field_grades" }).to include("agreement" => "one_off", "outcomes" => include(include("code" => "SCL")))
+      expect(found.find do |key|
+        key["key"] == "field_grades"
+      end).to include("agreement" => "one_off", "outcomes" => include(include("code" => "SCL")))
     end
   end
 
   it "takes very fine sand for what it is" do
     given = B.merge("wet_rub" => "very_smooth", "sand_grade" => "very_fine", "decanted_sand" => "most")
-    expect(contradicted(given)["very_fine_sand_feels_smooth"]).to match(/very fine sand feels smooth\. Let the cloudy water run off/)
-    expect(contradicted(B.merge("wet_rub" => "very_gritty", "decanted_sand" => "trace"))["gritty_but_nothing_left"]).to match(/hardly any sand stays/)
+    expect(contradicted(given)["very_fine_sand_feels_smooth"]).to include("very fine sand feels smooth. Let the cloudy water run off")
+    expect(contradicted(B.merge("wet_rub" => "very_gritty",
+                                "decanted_sand" => "trace"))["gritty_but_nothing_left"]).to include("hardly any sand stays")
   end
 
   it "names no organic soil “Sand”" do
@@ -64,7 +69,9 @@ RSpec.describe Grittle do
   it "says percentages that add up to 100" do
     found = assessed(B.merge("ribbons" => ribbons(52, 53), "wet_rub" => "neither"))
     expect(found["keys"].first["outcomes"].sum { |one| one["percent"] }).to eq 100
-    expect(found["keys"].first["sentence"]).to eq("On the limit: #{found['keys'].first['outcomes'].map { |one| "#{one['name']} #{one['percent']} %" }.join(', ')}.")
+    expect(found["keys"].first["sentence"]).to eq("On the limit: #{found['keys'].first['outcomes'].map do |one|
+      "#{one['name']} #{one['percent']} %"
+    end.join(', ')}.")
     expect(found["evidence"]["classes"].sum { |one| one["percent"] }).to eq 100
     expect(Grittle::Percents.of([0.705, 0.295])).to eq [71, 29]
     expect(Grittle::Percents.of([1 / 3.0] * 3)).to eq [34, 33, 33]
@@ -97,26 +104,33 @@ RSpec.describe Grittle do
     end
 
     def reading(code, own, system)
-      { "id" => code, "named" => { "system" => system, "code" => code }, "observations" => own ? { "clay_estimate" => { "percent" => own } } : {} }
+      { "id" => code, "named" => { "system" => system, "code" => code },
+"observations" => own ? { "clay_estimate" => { "percent" => own } } : {} }
     end
 
     it "keeps the surveyor's own clay in front" do
       found = profile(["A", "SL", 8], ["Bt", "CL", 30], ["C", "L", 25])
       expect(found["horizons"].map { |one| one["own_clay"] }).to eq [8, 30, 25]
-      expect(found["contrasts"].map { |one| one["sentence"] }).to match [/\AClay rises by about 22 points, from 8 to 30 %, by your own figures;/,
-                                                                         /\AClay falls by about 5 points, from 30 to 25 %, by your own figures;/]
+      expect(found["contrasts"].map do |one|
+        one["sentence"]
+      end).to match [/\AClay rises by about 22 points, from 8 to 30 %, by your own figures;/,
+                     /\AClay falls by about 5 points, from 30 to 25 %, by your own figures;/]
     end
 
     it "finds water under an organic layer, and between two finer ones" do
-      found = profile(["O", nil], ["E", "S"], ["Bt", "C"])
+      found = profile(["O", nil], %w[E S], %w[Bt C])
       expect(found["perching"].map { |one| one.values_at("boundary", "kind") }).to eq [[1, "hangs_over_coarser"], [2, "stands_on_finer"]]
       expect(found["sandwiches"].map { |one| one["layer"] }).to eq ["E"]
     end
 
     it "asks no C for the clay of a Bt, and prints no certainty" do
-      found = profile(["A", "SL"], ["Bt", "C"], ["C", "HC"], system: "canada")["contrasts"]
+      found = profile(%w[A SL], %w[Bt C], %w[C HC], system: "canada")["contrasts"]
       expect(found.last["tests"].map { |one| one["test"] }).not_to include("clay_increase", "argic")
-      expect(found.flat_map { |one| one["tests"].map { |test| test["sentence"] } }.join(" ")).to include("(over 95 %)").and not_include("100 %")
+      expect(found.flat_map do |one|
+        one["tests"].map do |test|
+          test["sentence"]
+        end
+      end.join(" ")).to include("(over 95 %)").and not_include("100 %")
     end
   end
 

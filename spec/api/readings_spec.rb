@@ -63,7 +63,9 @@ RSpec.describe "/api/readings" do
     expect(reading["assigned"]["proposed"].first["code"]).to eq "SCL"
     reading = assign(reading, "SCL")
     classes = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "class" }
-    expect(classes.map { |entry| entry.values_at("text", "standing") }).to eq [["loamy sand: It only just held.", false], ["sandy clay loam", true]]
+    expect(classes.map do |entry|
+      entry.values_at("text", "standing")
+    end).to eq [["loamy sand: It only just held.", false], ["sandy clay loam", true]]
   end
 
   it "tells the second of two writers, with both versions, and keeps the first" do
@@ -206,6 +208,7 @@ RSpec.describe "/api/readings" do
     expect(clay[0]).to include("given" => true, "uniform" => false, "range" => all(be_between(7, 27)))
     expect(clay[1]).to include("given" => false, "mean" => be_within(4).of(51))
     expect(clay[2]).to be_nil
-    expect(api_get("/api/sites")["sites"].last["profiles"].first["horizons"].first.keys).to eq %w[id designation upper_cm lower_cm code system]
+    expect(api_get("/api/sites")["sites"].last["profiles"].first["horizons"].first.keys).to eq %w[id designation upper_cm lower_cm code
+                                                                                                  system]
   end
 end

@@ -57,7 +57,7 @@ RSpec.describe Exchange::Book do
     %w[ribbons ended flew] => /no way for a ribbon to end/,
     %w[ribbons entered_unit ell] => /no entered unit “ell”/,
     ["ribbons", "marks", { "ruler" => { "points" => [[0, 0], [0, 0]], "mm" => 100 }, "ribbon" => [[0, 0], [9, 9]] }] =>
-      /lie on one another/, %w[assignments code XX] => /no class “XX” in usda/, ["assignments", "result", "L"] => /system is needed/,
+      /lie on one another/, %w[assignments code XX] => /no class “XX” in usda/, %w[assignments result L] => /system is needed/,
     %w[assignments override no] => /must be true or false/,
     ["layer_changes", "was", { "horizons" => [{ "id" => 99 }], "samples" => [] }] => /not how layers were/,
     ["layer_changes", "was", []] => /not how layers were/, %w[revisions record_type Observer] => /no record type/,

@@ -18,13 +18,14 @@ RSpec.describe "The second opinion at the side of the bench" do
 
   # Takes what is suggested until nothing is left to settle, as the hand of a clay loam would answer.
   def follow_suggestions
-    answers = { "floury_feel" => /\ASomewhat/, "shear_resistance" => /\ANone/ }
-    3.times do
+    answers = { "floury_feel" => /\ASomewhat/, "shear_resistance" => /\ANone/, "cast_strength" => /\AStrong/ }
+    5.times do
       break if page.has_css?("[data-next]", text: "Settled.", wait: 1)
 
-      find("[data-suggested]", match: :first).click
-      test = find("main [data-test]")["data-test"]
-      find("main [data-test] button", text: answers.fetch(test, /\AModerate/)).click
+      suggested = find("[data-suggested]", match: :first)
+      test = suggested["data-suggested"]
+      suggested.click
+      find("main [data-test='#{test}'] button", text: answers.fetch(test, /\AModerate/)).click
       settled_after
     end
   end

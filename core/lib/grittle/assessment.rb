@@ -202,7 +202,9 @@ module Grittle
       return [] unless set
 
       odds = @walk.tiers.odds(set)
-      odds.keys.zip(odds.values, Percents.of(odds.values)).map { |tier, share, percent| { "tier" => tier, "odds" => share.round(3), "percent" => percent } }
+      odds.keys.zip(odds.values, Percents.of(odds.values)).map do |tier, share, percent|
+        { "tier" => tier, "odds" => share.round(3), "percent" => percent }
+      end
     end
 
     # What each limit set of the flow key says of the same observations.

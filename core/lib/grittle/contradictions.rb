@@ -94,7 +94,9 @@ module Grittle
         "If a ribbon forms, there is clay; if no print shows, it is sandy."
       ],
       "very_fine_sand_feels_smooth" => [
-        ->(e) { e.said?("wet_rub", "very_smooth") && (e.said?("decanted_sand", "most") || (e.said?("sand_grade", "very_fine") && e.said?("decanted_sand", "some", nil))) },
+        lambda { |e|
+          e.said?("wet_rub", "very_smooth") && (e.said?("decanted_sand", "most") || (e.said?("sand_grade", "very_fine") && e.said?("decanted_sand", "some", nil)))
+        },
         "It rubs very smooth, yet it is sand: very fine sand feels smooth. Let the cloudy water run off and look.",
         %w[decanted_sand wet_rub], "What stays is very fine sand; what runs off cloudy is silt."
       ],

@@ -81,7 +81,7 @@ module Grittle
     def graded_code
       letters = @grade.last
       return @class.code if letters.empty?
-      return @class.code.sub(/S/) { "#{letters}S" } if @of_grade && @class.code.include?("S")
+      return @class.code.sub("S") { "#{letters}S" } if @of_grade && @class.code.include?("S")
       return "#{@class.code}#{letters}S" if @of_grade
 
       @class.code == "LS" ? "L#{letters}S" : "#{letters}#{@class.code}"

@@ -69,7 +69,9 @@ RSpec.describe Grittle::NamedClass do
   end
 
   it "knows its kind, its neighbours, its clay, and where in its class a clay lies" do
-    expect([%w[usda CL], %w[australia MC], %w[usda coarse], %w[organic peat]].map { |name| named(*name).kind }).to eq(%i[region grade group no_texture])
+    expect([%w[usda CL], %w[australia MC], %w[usda coarse], %w[organic peat]].map do |name|
+      named(*name).kind
+    end).to eq(%i[region grade group no_texture])
     expect(named("usda", "S").neighbours.map(&:code)).to eq %w[LS]
     expect(named("usda", "moderately_fine").neighbours.map(&:code)).to include("medium", "fine").and not_include("sandy", "coarse")
     expect([named("usda", "CL").clay_range, named("australia", "MC").clay_range]).to eq [[27, 40], [45, 55]]

@@ -78,7 +78,10 @@ end
 
 # Common practice, no source; the ranks are our own model.
 RSpec.describe Grittle::Profile::Perching do
-  def layers(*ranks) = ranks.each_with_index.map { |rank, at| described_class::Layer.new(name: "L#{at + 1}", depth: at * 10, ranks: { rank => 1.0 }) }
+  def layers(*ranks)
+    ranks.each_with_index.map { |rank, at| described_class::Layer.new(name: "L#{at + 1}", depth: at * 10, ranks: { rank => 1.0 }) }
+  end
+
   def kinds(*ranks) = described_class.new(layers(*ranks)).found.map { |one| [one["boundary"], one["kind"]] }
 
   it "stands on a finer layer and hangs above a coarser one, organic layers and gravel among them" do
@@ -90,7 +93,8 @@ RSpec.describe Grittle::Profile::Perching do
   end
 
   it "says what a coarse layer between two finer ones does" do
-    expect(described_class.new(layers(3, 1, 5)).sandwiches.first).to include("layer" => "L2", "sentence" => /stays wet above L2.+mix the layers/)
+    expect(described_class.new(layers(3, 1,
+                                      5)).sandwiches.first).to include("layer" => "L2", "sentence" => /stays wet above L2.+mix the layers/)
     expect(described_class.new(layers(5, 3, 1)).sandwiches).to be_empty
   end
 

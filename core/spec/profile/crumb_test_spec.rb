@@ -18,8 +18,10 @@ RSpec.describe Grittle::Profile::CrumbTest do
     [[[1200, "fully", "none"]], { **rain, remoulded_disperses: false }] => [[4, 5, 6], "open"],
     [[[1200, "fully", "none"]], { **rain, remoulded_disperses: false, carbonate_or_gypsum: true }] => [[4], "decided"],
     [[[1200, "fully", "none"]], { **rain, remoulded_disperses: false, carbonate_or_gypsum: false }] => [[5, 6], "open"],
-    [[[1200, "fully", "none"]], { **rain, remoulded_disperses: false, carbonate_or_gypsum: false, suspension: "disperses" }] => [[5], "decided"],
-    [[[1200, "fully", "none"]], { **rain, remoulded_disperses: false, carbonate_or_gypsum: false, suspension: "flocculates" }] => [[6], "decided"],
+    [[[1200, "fully", "none"]],
+     { **rain, remoulded_disperses: false, carbonate_or_gypsum: false, suspension: "disperses" }] => [[5], "decided"],
+    [[[1200, "fully", "none"]],
+     { **rain, remoulded_disperses: false, carbonate_or_gypsum: false, suspension: "flocculates" }] => [[6], "decided"],
     [[[5, "not", "none"]], rain] => [[7, 8], "wait"],
     [[[100, "not", "none"]], { **rain, swells: true }] => [[7], "provisional"],
     [[[1200, "not", "none"]], { **rain, swells: true }] => [[7], "decided"],
@@ -44,7 +46,8 @@ RSpec.describe Grittle::Profile::CrumbTest do
     expect([warns[[5, "fully", "some"]], warns[[5, "not", "some"]], warns[[120, "not", "some"]], warns[[1200, "fully", "none"]]])
       .to eq [true, false, true, false]
     expect(described_class.new([[5, "not", "some"]], **rain).sentence).to eq "crumb in water, still open"
-    expect(described_class.new([[5, "fully", "complete"]], **rain).sentence).to eq "crumb class 1, dispersive: a warning for dams, tunnels and effluent"
+    expect(described_class.new([[5, "fully", "complete"]],
+                               **rain).sentence).to eq "crumb class 1, dispersive: a warning for dams, tunnels and effluent"
   end
 
   it "keeps the greatest, and asks to look again where it was more before" do

@@ -25,13 +25,16 @@ RSpec.describe Grittle::Profile do
   {
     [["Ap", "10YR 3/2", {}], ["Bg", "10YR 6/2", {}]] => [30, nil, %r{Seasonal wetness from about 30 cm: Bg is 10YR 6/2}],
     [["A", "10YR 4/2", {}], ["C", "2.5Y 5/2", {}]] => [nil, 30, %r{from 30 cm is possible: C is 2.5Y 5/2}],
-    [["A", "10YR 3/3", {}], ["B", "7.5YR 4/4", { mottle_abundance: "common", mottle_kind: "grey" }]] => [30, nil, /has common grey mottles/],
+    [["A", "10YR 3/3", {}],
+     ["B", "7.5YR 4/4", { mottle_abundance: "common", mottle_kind: "grey" }]] => [30, nil, /has common grey mottles/],
     [["A", "10YR 3/3", {}], ["B", "7.5YR 4/4", { mottle_abundance: "few", mottle_kind: "grey" }]] => [nil, 30, /has few grey mottles/],
-    [["A", "10YR 3/3", {}], ["B", "7.5YR 4/4", { mottle_abundance: "many", mottle_colour: "5GY 6/1" }]] => [30, nil, %r{many 5GY 6/1 mottles}],
+    [["A", "10YR 3/3", {}],
+     ["B", "7.5YR 4/4", { mottle_abundance: "many", mottle_colour: "5GY 6/1" }]] => [30, nil, %r{many 5GY 6/1 mottles}],
     [["A", "10YR 3/3", {}], ["B", "7.5YR 4/4", { mottle_abundance: "common", mottle_kind: "yellow" }]] => [nil, nil, /not the same as dry/],
     [["A", "10YR 3/3", {}], ["B", "7.5YR 4/4", { mottle_abundance: "common", mottle_kind: "rusty" }]] => [nil, nil, /water comes and goes/],
     [["A", "10YR 3/3", {}],
-     ["B", "10YR 5/2", { mottle_abundance: "common", mottle_kind: "rusty", mottle_contrast: "distinct" }]] => [30, nil, /with rusty mottles/],
+     ["B", "10YR 5/2",
+      { mottle_abundance: "common", mottle_kind: "rusty", mottle_contrast: "distinct" }]] => [30, nil, /with rusty mottles/],
     [["A", nil, {}], ["B", nil, {}]] => [nil, nil, nil]
   }.each do |rows, (sure, possible, sentence)|
     it "reads the wetness of #{rows.map { |row| row.first(2).join(' ') }.join(', ')} #{rows.last.last}" do
@@ -107,7 +110,8 @@ RSpec.describe Grittle::Profile do
       expect(apart.map { |one| one["sentence"] }).to match [/2 classes apart \(Ines; Olm\)/]
       outside = ->(percent) { described_class::Questions.clay_outside("B", 30, usda("CL"), percent) }
       expect([outside[33], outside[44], outside[50]].map { |one| one && one["question"] }).to eq [nil, nil, "clay_outside"]
-      expect(described_class::Questions.clay_outside("B", 30, Grittle::NamedClass.new(system: "australia", code: "MC"), 20)["sentence"]).to include "45 to 55 % clay"
+      expect(described_class::Questions.clay_outside("B", 30, Grittle::NamedClass.new(system: "australia", code: "MC"),
+                                                     20)["sentence"]).to include "45 to 55 % clay"
     end
   end
 
@@ -115,7 +119,9 @@ RSpec.describe Grittle::Profile do
     layers = lambda { |boundary, other|
       [[20, boundary, nil], [35, nil, other]].each_with_index.map do |(clay, cm, material), at|
         described_class::Contrast::Layer.new(designation: %w[A B][at], depths: described_class::DepthRange.new(at * 30, (at + 1) * 30),
-                                             boundary: cm, clay: Array.new(101) { |percent| percent == clay ? 1.0 : 0.0 }, other_material: material)
+                                             boundary: cm, clay: Array.new(101) do |percent|
+                                                             percent == clay ? 1.0 : 0.0
+                                                           end, other_material: material)
       end
     }
     said = ->(*facts) { described_class::Contrast.new(*layers[*facts]).tests.first["sentence"] }

@@ -7,7 +7,9 @@ RSpec.describe Grittle::Record do
   def grow(record, *changes)
     changes.reduce(record) do |grown, (what, *given)|
       named = given.last.is_a?(Hash) && what != :answer ? given.pop : {}
-      added = grown.public_send(what, *given, **named).map { |one| one["kind"] == "ribbon" ? one.merge("id" => grown.events.size + 1) : one }
+      added = grown.public_send(what, *given, **named).map do |one|
+        one["kind"] == "ribbon" ? one.merge("id" => grown.events.size + 1) : one
+      end
       grown.with(added, at: grown.events.size, by: "Ines")
     end
   end
@@ -16,7 +18,8 @@ RSpec.describe Grittle::Record do
   def push(*lengths) = lengths.map { |mm| [:ribbon, { entered: mm, unit: "mm" }] }
 
   it "lets the newest answer stand, and takes answers back" do
-    made = record([:answer, { "wet_rub" => "neither", "shine" => "none" }], [:answer, { "wet_rub" => "very_smooth" }], [:answer, { "shine" => nil }])
+    made = record([:answer, { "wet_rub" => "neither", "shine" => "none" }], [:answer, { "wet_rub" => "very_smooth" }],
+                  [:answer, { "shine" => nil }])
     expect(made.observations).to eq("wet_rub" => "very_smooth")
     expect(made.events.map { |one| one["by"] }).to all eq "Ines"
     expect(made.answer({ "wet_rub" => "very_smooth" })).to be_empty # nothing new
@@ -84,7 +87,9 @@ RSpec.describe Grittle::Record do
     it "is given by every key in the key's own names" do
       Grittle.keys.each do |key|
         made = record(key: key::ID)
-        made.method.codes.each { |code| expect(grow(made, [:assign, code, { reason: "by eye" }]).assigned.to_h).to include("key" => key::ID, "code" => code) }
+        made.method.codes.each do |code|
+          expect(grow(made, [:assign, code, { reason: "by eye" }]).assigned.to_h).to include("key" => key::ID, "code" => code)
+        end
       end
     end
   end

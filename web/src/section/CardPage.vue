@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { forgetLists, queryClient, profileQuery, isProblem, request, useProfile, useWords, type Profile } from '@/api'
 import { groups, type Field } from '@/shared/described'
+import CautionNote from '@/shared/CautionNote.vue'
 import PageState from '@/shared/PageState.vue'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import HorizonDialog from './HorizonDialog.vue'
@@ -82,6 +83,7 @@ function closed(): void {
       <button type="button" class="min-h-14 px-4 whitespace-nowrap font-semibold" :class="page === pages.length ? 'bg-lit text-lit-ink' : ''" :aria-current="page === pages.length ? 'page' : undefined" @click="page = pages.length">Photos<span v-if="horizon.photos?.length" class="font-normal pl-1.5">{{ horizon.photos.length }}</span></button>
     </nav>
     <main class="p-3 desk:px-6 grid gap-5 content-start grow">
+      <CautionNote v-if="profile.contaminated" name="contaminated" />
       <p v-if="trouble && !trouble.field" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble.sentence }}</p>
       <button v-if="carried.length && page < pages.length" type="button" class="key justify-self-start" @click="carryDown">As in {{ above!.designation }}: {{ carried.map(({ label }) => label.toLowerCase()).join(', ') }}</button>
       <template v-if="page < pages.length">

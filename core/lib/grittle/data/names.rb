@@ -7,7 +7,8 @@ module Grittle
       "sandy_over" => [45, "% sand", "our own",
                        "“sandy” in a field grade: where the sandy classes of the USDA triangle begin, so that a sandy grade lies " \
                        "beside clay loam and not apart from it; was 50"],
-      "silty_from" => [25, "% silt", "from memory", "“silty” in a field grade: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009"],
+      "silty_from" => [25, "% silt", "from memory",
+                       "“silty” in a field grade: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009"],
       "about" => [3, "% clay", "our own", "what “about 5” and “about 25” reach to either side"],
       "light_loams" => [10..22, "% clay", "our own", "loams that are light by their ribbon, for which the table has no clay"],
       "poor_under" => [10, "% clay", "published", "poor and rich in clay: FAO Guidelines for Soil Description, 4th ed., 2006, table 25"],

@@ -171,7 +171,11 @@ module Grittle
           after = Posterior.seen(@felt, axis, now.merge(group => weight))
           return [after.zip(undone(axis)).map { |one, other| one * other }, Grid.places(axis)]
         end
-        factors = made.values.map { |table| @tables.power(table, weight - now[group]) }.reduce { |one, other| one.zip(other).map { |a, b| a * b } }
+        factors = made.values.map { |table| @tables.power(table, weight - now[group]) }.reduce do |one, other|
+          one.zip(other).map do |a, b|
+            a * b
+          end
+        end
         [factors, axis == :cell ? Grid::PLACES : Grid.places(axis)]
       end
 

@@ -102,6 +102,8 @@ module Grittle
 
     private
 
-    def options = { limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: curve, system: system, unit: unit }
+    def options
+      { limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: curve, system: system, unit: unit }
+    end
   end
 end

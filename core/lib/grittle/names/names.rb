@@ -101,7 +101,9 @@ module Grittle
         region
       end
 
-      def organic = ORGANIC.map { |code, said| Name.new(system: ORGANIC_SYSTEM, code: code, name: said, kind: :no_texture, family: :organic) }
+      def organic
+        ORGANIC.map { |code, said| Name.new(system: ORGANIC_SYSTEM, code: code, name: said, kind: :no_texture, family: :organic) }
+      end
     end
   end
 end

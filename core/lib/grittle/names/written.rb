@@ -54,13 +54,19 @@ module Grittle
       position = { "+" => "heavy", "-" => "light" }[code[-1]]
       stem = position ? code[0...-1] : code
       grades = { "VF" => "very_fine", "F" => "fine", "CO" => "coarse" }
-      found = grades.filter_map { |letters, grade| [stem.sub(/(?<=\AL)?#{letters}(?=S|L)/, ""), grade] if stem.match?(/\AL?#{letters}(?:S|L)/) }
-      [[stem.downcase, { position: position }.compact], *found.map { |plain, grade| [plain.downcase, { sand_grade: grade, position: position }.compact] }]
+      found = grades.filter_map do |letters, grade|
+        [stem.sub(/(?<=\AL)?#{letters}(?=S|L)/, ""), grade] if stem.match?(/\AL?#{letters}(?:S|L)/)
+      end
+      [[stem.downcase, { position: position }.compact], *found.map do |plain, grade|
+        [plain.downcase, { sand_grade: grade, position: position }.compact]
+      end]
     end
 
     def named(system, words, added)
-      found = Names.of(system).values.find { |name| [name.code.downcase, name.code.tr("_", " ").downcase, name.name.downcase].include?(words) }
-      found && NamedClass.new(system: system, code: found.code, **(found.kind == :group || found.kind == :no_texture ? {} : added))
+      found = Names.of(system).values.find do |name|
+        [name.code.downcase, name.code.tr("_", " ").downcase, name.name.downcase].include?(words)
+      end
+      found && NamedClass.new(system: system, code: found.code, **(%i[group no_texture].include?(found.kind) ? {} : added))
     end
     private_class_method :readings, :coded, :named
   end

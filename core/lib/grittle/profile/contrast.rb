@@ -123,7 +123,9 @@ module Grittle
 
       def say(test, name, odds, by_hand)
         said = "#{odds >= MET ? 'Meets' : 'May meet'} #{name} (#{Percents.odds(odds)})"
-        said = "#{by_hand ? 'Meets' : 'Does not meet'} #{name} by your own figures (the estimate: #{Percents.odds(odds)})" unless by_hand.nil?
+        unless by_hand.nil?
+          said = "#{by_hand ? 'Meets' : 'Does not meet'} #{name} by your own figures (the estimate: #{Percents.odds(odds)})"
+        end
         ["#{said}.", (reach if test == "abrupt_change"), (left_open if test == "clay_increase")].compact.join(" ")
       end
 

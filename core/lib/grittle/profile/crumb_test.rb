@@ -58,7 +58,9 @@ module Grittle
 
       # @return [String] for a person
       def sentence
-        said = classes.size > 1 && classes.each_cons(2).all? { |one, other| other == one + 1 } ? "#{classes.first} to #{classes.last}" : classes.join(", ")
+        said = classes.size > 1 && classes.each_cons(2).all? do |one, other|
+          other == one + 1
+        end ? "#{classes.first} to #{classes.last}" : classes.join(", ")
         opening = { "decided" => "crumb class #{said}", "provisional" => "crumb class #{said} so far", "void" => "crumb test void" }
                   .fetch(state) { classes.size == 8 ? "crumb in water, still open" : "crumb class #{said} still possible" }
         [opening, ("dispersive: a warning for dams, tunnels and effluent" if dispersive?),
@@ -132,7 +134,8 @@ module Grittle
       def check(field, answers, allowed)
         bad = answers.compact.find { |answer| !allowed.include?(answer) } or return
 
-        raise InvalidInput, [Problem.new(pointer: "/#{field}", sentence: "“#{bad}” is no answer to #{field}. Use one of: #{allowed.join(', ')}.")]
+        raise InvalidInput,
+              [Problem.new(pointer: "/#{field}", sentence: "“#{bad}” is no answer to #{field}. Use one of: #{allowed.join(', ')}.")]
       end
     end
   end

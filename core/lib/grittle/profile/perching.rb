@@ -34,7 +34,9 @@ module Grittle
       # @return [Array<Hash>] "layer", "depth_cm" and "sentence"
       def sandwiches
         found.each_cons(2).filter_map do |above, below|
-          next unless above["kind"] == "hangs_over_coarser" && below["kind"] == "stands_on_finer" && below["boundary"] == above["boundary"] + 1
+          unless above["kind"] == "hangs_over_coarser" && below["kind"] == "stands_on_finer" && below["boundary"] == above["boundary"] + 1
+            next
+          end
 
           layer = @layers[above["boundary"]]
           { "layer" => layer.name, "depth_cm" => layer.depth,

@@ -111,7 +111,9 @@ module Grittle
       # Two readings by one hand on one day share that hand's bias.
       def same_hand?(*layers)
         readings = layers.map(&:reading)
-        readings.all? && readings.all? { |reading| reading["by"] } && readings.map { |reading| reading.values_at("by", "day") }.uniq.size == 1
+        readings.all? && readings.all? { |reading| reading["by"] } && readings.map do |reading|
+          reading.values_at("by", "day")
+        end.uniq.size == 1
       end
 
       def perching = Perching.new(with_gaps(@layers.map { |layer| perching_layer(layer) }))

@@ -93,7 +93,10 @@ module Grittle
 
       def sign(horizon)
         says, sentence = [mottled(horizon), pale(horizon), rusty_alone(horizon)].compact
-                                                                               .min_by { |one, _| %w[sure possible comes_and_goes].index(one) }
+                                                                                .min_by do |one, _|
+          %w[sure possible
+             comes_and_goes].index(one)
+        end
         says && { "designation" => horizon.designation, "depth_cm" => horizon.depths.upper, "says" => says, "sure" => says == "sure",
                   "sentence" => "#{horizon.designation} #{sentence}" }
       end

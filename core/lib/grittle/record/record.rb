@@ -85,7 +85,9 @@ module Grittle
       together = events.reverse.take_while { |event| event["at"] == last["at"] }
       return "You said that no ribbon forms, so the measured ones were taken back." if said_no?(together) && back?(together)
 
-      "A ribbon was measured, so that none forms was taken back." if together.any? { |event| event["kind"] == "ribbon" } && withdrawn?(together)
+      "A ribbon was measured, so that none forms was taken back." if together.any? do |event|
+        event["kind"] == "ribbon"
+      end && withdrawn?(together)
     end
 
     # What may happen next. Each of these gives the events to add.
@@ -134,7 +136,8 @@ module Grittle
       refuse("/length", "#{RibbonSet::COUNT.end} ribbons are enough: take one back first.") \
         if corrects.nil? && ribbons.size >= RibbonSet::COUNT.end
 
-      [*no_ribbon_back, event("ribbon", length_mm: length, entered: entered, unit: unit, corrects: corrects, **fields.transform_keys(&:to_sym))]
+      [*no_ribbon_back,
+       event("ribbon", length_mm: length, entered: entered, unit: unit, corrects: corrects, **fields.transform_keys(&:to_sym))]
     end
 
     # @param id [Object] of a ribbon
@@ -175,8 +178,15 @@ module Grittle
 
     def says_no?(given) = NO_RIBBON.any? { |name, value| given.key?(name) && given[name] == value }
     def all_ribbons_back = ribbons.map { |ribbon| event("ribbon_back", id: ribbon["id"]) }
-    def no_ribbon_back = NO_RIBBON.select { |name, value| answers[name] == value }.keys.map { |name| event("answer", name: name, value: nil) }
-    def said_no?(together) = together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && NO_RIBBON[event["name"]] == event["value"] }
+
+    def no_ribbon_back
+      NO_RIBBON.select { |name, value| answers[name] == value }.keys.map { |name| event("answer", name: name, value: nil) }
+    end
+
+    def said_no?(together)
+      together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && NO_RIBBON[event["name"]] == event["value"] }
+    end
+
     def back?(together) = together.any? { |event| event["kind"] == "ribbon_back" }
     def withdrawn?(together) = together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && event["value"].nil? }
 
