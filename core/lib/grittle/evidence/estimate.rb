@@ -141,9 +141,10 @@ module Grittle
         sum / LN2
       end
 
-      private
-
+      # @return [Posterior]
       def posterior = @posterior ||= Posterior.new(felt)
+
+      private
 
       def by_class
         below = posterior.below

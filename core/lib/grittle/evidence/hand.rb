@@ -8,6 +8,8 @@ module Grittle
     class Hand
       # Standard deviations beyond which a density is left out.
       REACH = 4
+      # What is still to be felt is looked at in every other percent: half a standard deviation apart, that changes nothing.
+      FELT = (0..100).step(2).to_a.freeze
 
       # @param shifts [Hash{Symbol=>Numeric}] percent, by :clay, :sand and :silt
       # @param sds [Hash{Symbol=>Numeric}] percent; those of an uncalibrated hand where none is given
@@ -44,32 +46,44 @@ module Grittle
       # The other way: shares by what there is, as shares by what would be felt of it.
       # @param percents [Array<Integer>] what there is, in percent
       # @param shares [Array<Float>] one for each of them
-      # @return [Array<Float>] one for every percent as felt
+      # @return [Array] where in FELT it begins, and the shares from there on
       def as_felt(axis, percents, shares, wider)
-        found = Array.new(101, 0.0)
-        all = bells(axis, wider)
-        shares.each_with_index do |share, place|
+        all = coarse(axis, wider)
+        first = all[percents.first].first
+        found = Array.new(all[percents.last].then { |from, bell| from + bell.size } - first, 0.0)
+        place = 0
+        while place < percents.size
+          share = shares[place]
           from, bell = all[percents[place]]
+          to = from - first
           at = 0
-          while at < bell.size
-            found[from + at] += share * bell[at]
+          size = bell.size
+          while at < size
+            found[to] += share * bell[at]
+            to += 1
             at += 1
           end
+          place += 1
         end
-        found
+        [first, found]
       end
 
       private
 
       # For every percent there is: the least percent it can feel like, and the shares from there on, adding up to 1.
-      def bells(axis, wider) = @bells[[axis.name, wider]] ||= made(shift(axis), sd(axis) * wider)
+      def bells(axis, wider) = @bells[[axis.name, wider, 1]] ||= made(shift(axis), sd(axis) * wider, 1)
 
-      def made(shift, spread)
+      # The same over FELT.
+      def coarse(axis, wider) = @bells[[axis.name, wider, 2]] ||= made(shift(axis), sd(axis) * wider, 2)
+
+      def made(shift, spread, step)
+        last = 100 / step
         (0..100).map do |percent|
-          about = percent + shift
-          from = (about - (REACH * spread)).ceil.clamp(0, 100)
-          to = (about + (REACH * spread)).floor.clamp(from, 100)
-          bell = (from..to).map { |felt| Math.exp(-0.5 * (((felt - about) / spread)**2)) }
+          about = (percent + shift) / step.to_f
+          reach = REACH * spread / step
+          from = (about - reach).ceil.clamp(0, last)
+          to = (about + reach).floor.clamp(from, last)
+          bell = (from..to).map { |felt| Math.exp(-0.5 * (((felt - about) * step / spread)**2)) }
           total = bell.sum
           [from, bell.map { |share| share / total }.freeze].freeze
         end.freeze

@@ -99,18 +99,18 @@ module Grittle
         before = felt_before(test, axis)
         weight = weight_after(test)
         tables.map do |table|
-          factors = before.zip(@tables.power(table, weight)).map { |one, other| one * other }
-          { chance: dot(margin, @tables.power(table, 1.0)), classes: shares(gathered.map { |row| dot(row, factors) }) }
+          factors = @tables.coarse(table, weight).each_with_index.map { |factor, at| factor * before[at] }
+          { chance: dot(*margin, @tables.coarse(table, 1.0)), classes: shares(gathered.map { |row| dot(*row, factors) }) }
         end
       end
 
       # All that was felt of the quantity, weighed as it will be.
       def felt_before(test, axis)
         (@before ||= {})[[axis.name, Model.group(test)]] ||=
-          (Posterior.logs(@felt, axis, weights_after(test)) || Posterior::NOTHING).map { |log| Math.exp(log) }
+          (Posterior.logs(@felt, axis, weights_after(test)) || Posterior::NOTHING).values_at(*Hand::FELT).map { |log| Math.exp(log) }
       end
 
-      # @return [Array<Array<Float>>] for each class the shares by percent as felt, without what was felt of the quantity
+      # @return [Array<Array>] for each class the shares by what would be felt, without what was felt of the quantity
       def felt_of_classes(test, axis)
         (@felt_of ||= {})[[axis.name, group_made(test)]] ||= begin
           undone = undone(axis)
@@ -130,25 +130,36 @@ module Grittle
       end
 
       # By what the likelihood of a quantity has to be multiplied to take out what was felt of it.
-      def undone(axis) = (@undone ||= {})[axis.name] ||= Posterior.seen(@felt, axis, now).map { |factor| 1 / factor }
+      def undone(axis) = (@undone ||= {})[axis.name] ||= @estimate.posterior.seen[axis].map { |factor| 1 / factor }
 
       # The group that a test would join; nil where it opens it.
       def group_made(test) = (Model.group(test) unless opens_group?(test))
 
       # The shares by class and place of an axis, packed as Grid.slots has them.
       def gathered(axis, group)
-        (@gathered ||= {})[[axis.name, group]] ||= begin
-          slots = Grid.slots(@system, axis)
-          of_cell = slots.of_cell
-          shares = changed(group, except: axis)
-          sums = Array.new(slots.places.size, 0.0)
-          at = 0
-          while at < Grid::SIZE
-            sums[of_cell[at]] += shares[at]
-            at += 1
-          end
-          sums
+        (@gathered ||= {})[[axis.name, group]] ||= gather(axis, changed(group, except: axis))
+      end
+
+      def gather(axis, shares)
+        slots = Grid.slots(@system, axis)
+        return by_rows(slots) if axis == CLAY && shares.equal?(@estimate.shares)
+
+        of_cell = slots.of_cell
+        sums = Array.new(slots.places.size, 0.0)
+        at = 0
+        while at < Grid::SIZE
+          sums[of_cell[at]] += shares[at]
+          at += 1
         end
+        sums
+      end
+
+      # A row of one clay content is a few runs of one class each, so that its shares are differences of running sums.
+      def by_rows(slots)
+        below = @estimate.posterior.below
+        sums = Array.new(slots.places.size, 0.0)
+        Grid.runs(@system).each { |runs| runs.each { |from, to| sums[slots.of_cell[from]] += below[to] - below[from] } }
+        sums
       end
 
       # The shares of the cells with a group's weights as they will be once one more of its tests is made.
@@ -200,7 +211,7 @@ module Grittle
         tables.map do |table|
           factors = @tables.power(table, weight).values_at(*slots.places)
           likely = @tables.power(table, 1.0).values_at(*slots.places)
-          { chance: dot(before, likely), classes: shares(slots.classes.map { |range| dot(after, factors, range) }) }
+          { chance: dot(0, before, likely), classes: shares(slots.classes.map { |range| dot(range.begin, after[range], factors) }) }
         end
       end
 
@@ -223,12 +234,14 @@ module Grittle
         end
       end
 
-      def dot(one, other, range = 0...one.size)
+      # @param first [Integer] where in +factors+ the row begins
+      def dot(first, row, factors)
         sum = 0.0
-        at = range.begin
-        last = range.end
-        while at < last
-          sum += one[at] * other[at]
+        at = 0
+        size = row.size
+        while at < size
+          sum += row[at] * factors[first]
+          first += 1
           at += 1
         end
         sum

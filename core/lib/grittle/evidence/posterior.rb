@@ -12,6 +12,9 @@ module Grittle
       # @return [Array<Float>] one a cell, adding up to 1
       attr_reader :shares
 
+      # @return [Hash{Axis=>Array<Float>}] what was felt of each quantity, seen through the hand's bias
+      attr_reader :seen
+
       # @return [Array<Float>] running sums of the shares: what lies before each cell, and the whole at the end
       attr_reader :below
 
@@ -20,6 +23,7 @@ module Grittle
       def initialize(felt, weights = Posterior.weights(felt))
         @felt = felt
         @weights = weights
+        @seen = QUANTITIES.to_h { |axis| [axis, Posterior.seen(felt, axis, weights)] }
         normalise(products)
         freeze
       end
@@ -49,7 +53,7 @@ module Grittle
 
       # Plain loops over 5151 cells: this runs at every answer.
       def products
-        found = spread(*QUANTITIES.map { |axis| Posterior.seen(@felt, axis, @weights) })
+        found = spread(*seen.values)
         @felt.answers.each do |test, table|
           next if Felt::OPENING.include?(test)
 

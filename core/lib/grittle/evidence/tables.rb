@@ -53,7 +53,9 @@ module Grittle
         @wider = wider
         @stated = {}
         @powers = {}.compare_by_identity
+        @coarse = {}.compare_by_identity
         @curves = {}
+        @to_come = {}
         @openings = {}
       end
 
@@ -69,6 +71,10 @@ module Grittle
       def power(table, weight)
         (@powers[table] ||= {})[weight] ||= table.logs.map { |log| Math.exp(weight * log) }.freeze
       end
+
+      # The same at every other percent, as Hand::FELT has them.
+      # @return [Array<Float>]
+      def coarse(table, weight) = (@coarse[table] ||= {})[weight] ||= power(table, weight).values_at(*Hand::FELT).freeze
 
       # What the ball and the ribbon say of every cell. Both are groups of their own, so their weight is always 1.
       # @param answers [Hash{String=>Boolean, nil}] ball_holds and ribbon_forms
@@ -94,10 +100,12 @@ module Grittle
       # One ribbon that is still to be made, read as far off as hands are.
       # @return [Array<Table>] one a bin of LENGTH_BINS
       def length_to_come(curve)
-        bells = lengths(curve).map do |about|
-          [about, length_sd(about, Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2)))]
+        @to_come[curve] ||= begin
+          bells = lengths(curve).map do |about|
+            [about, length_sd(about, Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2)))]
+          end
+          binned(CLAY, bells, LENGTH_BINS, Model::LONGEST_MM)
         end
-        binned(CLAY, bells, LENGTH_BINS, Model::LONGEST_MM)
       end
 
       # @param test [String] sand_estimate or clay_estimate
