@@ -7,8 +7,9 @@ require_relative "database"
 require_relative "models"
 require_relative "exchange"
 require_relative "gps_receiver"
-require_relative "plain_text"
 require_relative "problem"
+require_relative "gate"
+require_relative "trouble"
 require_relative "serializers/catalogue_serializer"
 require_relative "serializers/description_serializer"
 require_relative "serializers/import_serializer"
@@ -16,6 +17,7 @@ require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/request_log"
+require_relative "middleware/last_resort"
 require_relative "middleware/plain_request"
 require_relative "middleware/json_body"
 require_relative "middleware/schema_error"
@@ -43,6 +45,7 @@ class Api < Sinatra::Base
     set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]"]
   end
 
+  use LastResort
   use PlainRequest
   use JsonBody
   use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false,
@@ -58,37 +61,29 @@ class Api < Sinatra::Base
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
   QUERY = %w[of id of_id format from to text class page name].freeze
-  # The same write succeeds once the database answers, or the other writer is done.
-  PASSING = [ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::Deadlocked, ActiveRecord::LockWaitTimeout,
-             ActiveRecord::ConnectionTimeoutError].freeze
-  # Error numbers of a full disk or table. [published: MariaDB error codes 1021, 1114; errno 28 in its messages]
-  FULL = /\b(1021|1114)\b|errno: 28|No space left|Disk full|is full/i
 
-  error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : refuse(mistake, error) }
+  error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : trouble(error) }
   error(ActiveRecord::RecordNotFound) do |error|
     refuse Problem.new(404, "There is no #{ABSENT.fetch(error.model.to_s, 'such thing')} #{error.id || params[:id]}. " \
                             "It may have been moved or removed.")
   end
   error(ActiveModel::RangeError) { refuse Problem.new(404, "There is no such thing: the number is too large.") }
   error(Record::Stale) { |error| refuse stale(error.record) }
-  error(*PASSING) { |error| refuse Problem.new(503, "The database did not answer. Nothing was changed; try again."), error }
-  error(ActiveRecord::StatementInvalid) { |error| refuse((error.message.match?(FULL) ? full : mistake), error) }
-  error(Errno::ENOSPC, Errno::EDQUOT) { |error| refuse full, error }
-  error { |error| refuse mistake, error }
+  error(Gate::Busy) do |error|
+    headers "retry-after" => error.seconds.to_s
+    refuse Problem.new(503, error.message)
+  end
+  error { |error| trouble(error) }
   not_found { refuse Problem.new(404, "There is nothing at #{request.path_info}.") }
 
   helpers do
     def refuse(problem, error = nil)
       _, headers, body = problem.response(env)
-      env["grittle.problem"] += " #{error.class}: #{error.message[0, 300]} (#{error.backtrace&.first})" if error
+      env["grittle.problem"] += Trouble.log(error) if error
       halt problem.status, headers, body
     end
 
-    def full = Problem.new(507, "The disk is full. Nothing was changed: make room, then try again.")
-
-    def mistake
-      Problem.new(500, "This is a mistake of ours, number #{env['grittle.number']} in the log. Nothing was changed.")
-    end
+    def trouble(error) = refuse(Trouble.problem(error, env), error)
 
     # A write says what it wants; a reading can only have a bad query.
     def askable?(error)

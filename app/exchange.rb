@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "cgi"
+require_relative "trouble"
 
 # The fieldbook on its way out and in.
 module Exchange

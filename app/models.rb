@@ -5,6 +5,7 @@ require "active_record"
 require_relative "../core/lib/grittle"
 
 require_relative "files"
+require_relative "plain_text"
 require_relative "models/record"
 require_relative "models/describable"
 require_relative "models/methodical"

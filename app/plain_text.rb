@@ -16,6 +16,10 @@ module PlainText
     text.valid_encoding? && !text.match?(BARRED)
   end
 
+  # @param text [String]
+  # @return [String] without what cannot be shown, for what was kept before it was refused
+  def clean(text) = text.scrub("").gsub(BARRED, "")
+
   # Looks through a value as JSON gives it.
   # @param value [Object]
   # @return [String, nil] a JSON pointer to the first thing that cannot be kept: a text, or a number that is none

@@ -26,7 +26,7 @@ module Exchange
       @new_ids = Hash.new { |hash, table| hash[table] = {} }
       Tables::ALL.each do |table|
         @rows[table.name].each do |row|
-          record = table.model.create!(attributes(table, row))
+          record = kept(table, row)
           @new_ids[table.name][row["id"]] = record.id
           record.keep(@pictures[row["digest"]]) if table.name == "photos"
           yield if block_given?
@@ -86,6 +86,17 @@ module Exchange
       when :time then [column.name, value && Time.iso8601(value)]
       else [column.name, value]
       end
+    end
+
+    # @raise [Unreadable] naming the row and why
+    def kept(table, row)
+      table.model.create!(attributes(table, row))
+    rescue ActiveRecord::RangeError, ActiveModel::RangeError, ActiveRecord::ValueTooLong, ActiveRecord::NotNullViolation,
+           ActiveRecord::RecordInvalid, ActiveRecord::StatementInvalid, ArgumentError, TypeError => e
+      raise if Trouble.passing?(e)
+
+      place = @rows[table.name].index(row) + 1
+      raise Unreadable, "#{table.name}, row #{place}, could not be taken in: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
     end
 
     # What lists read follows from the rows that are there now.

@@ -82,7 +82,7 @@ module Exchange
 
     # @return [String] a number to a tenth: enough for a drawing, and shorter
     def n(number) = number.to_f.round(1).to_s.delete_suffix(".0")
-    def escape(text) = CGI.escapeHTML(text.to_s)
+    def escape(text) = CGI.escapeHTML(PlainText.clean(text.to_s))
     private_class_method :clay_lines, :marks, :dashes, :escape
   end
 end

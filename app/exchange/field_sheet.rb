@@ -67,12 +67,12 @@ module Exchange
     end
 
     def heading(profile)
-      @pdf.text(profile.name, size: 20, style: :bold)
-      @pdf.text("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
+      @pdf.text(PlainText.clean(profile.name), size: 20, style: :bold)
+      @pdf.text("#{PlainText.clean(profile.site.name)}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
       people = [["Hand", profile.hand], ["pen", profile.pen]].filter_map { |role, person| "#{role} #{person.name}" if person }
       facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
                *said("profile", profile.seen.slice(*PROFILE)), profile.site.note, profile.note].compact
-      @pdf.text(facts.join(". "), color: ink(Drawing::PENCIL)) if facts.any?
+      @pdf.text(PlainText.clean(facts.join(". ")), color: ink(Drawing::PENCIL)) if facts.any?
       @pdf.move_down(8)
     end
 
@@ -93,7 +93,8 @@ module Exchange
       return if profile.horizons.empty?
 
       title("Horizons")
-      rows = [["", "Depth, cm", "Texture", "Ribbon", "Clay %", *SEEN.keys]] + profile.horizons.map { |horizon| row(horizon) }
+      rows = [["", "Depth, cm", "Texture", "Ribbon", "Clay %", *SEEN.keys]] +
+             profile.horizons.map { |horizon| row(horizon).map { |cell| cell && PlainText.clean(cell) } }
       cells = { size: 8, padding: [3, 4], border_width: 0.5, border_color: ink(Drawing::RULE) }
       @pdf.table(rows, header: true, width: @pdf.bounds.width, cell_style: cells, column_widths: WIDTHS) do |table|
         table.row(0).font_style = :bold
@@ -145,7 +146,7 @@ module Exchange
       return if lines.empty?
 
       title("Reading down")
-      lines.each { |line| @pdf.text(line) }
+      lines.each { |line| @pdf.text(PlainText.clean(line)) }
       @pdf.move_down(6)
     end
 
@@ -172,7 +173,7 @@ module Exchange
         step["text"]
       end.join(" › ").presence,
                key["sentence"].delete_suffix("."), reason(reading)&.delete_suffix(".")].compact
-      @pdf.text("#{facts.join('. ')}.")
+      @pdf.text(PlainText.clean("#{facts.join('. ')}."))
       @pdf.text(record(reading), size: 8, color: ink(Drawing::PENCIL))
       @pdf.move_down(4)
     end
@@ -208,6 +209,6 @@ module Exchange
     end
 
     def ink(hex) = hex.delete("#")
-    def escape(text) = CGI.escapeHTML(text.to_s)
+    def escape(text) = CGI.escapeHTML(PlainText.clean(text.to_s))
   end
 end

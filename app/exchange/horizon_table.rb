@@ -6,6 +6,7 @@ module Exchange
   class HorizonTable
     COLUMNS = Grittle::Profile::Columns
     MOST_ROWS = 50_000
+    TOO_MANY = "The file has more than #{MOST_ROWS} rows. Take it in parts.".freeze
     SHOWN_ROWS = 5
     SEPARATORS = [",", ";", "\t", "|"].freeze
     CM_PER = COLUMNS::DEPTH_UNITS
@@ -23,7 +24,7 @@ module Exchange
       @name = name
       (_, @headings), *@rows = parse(readable(text))
       raise Unreadable, "The file has no row below its headings." if @rows.empty?
-      raise Unreadable, "The file has more than #{MOST_ROWS} rows. Take it in parts." if @rows.size > MOST_ROWS
+      raise Unreadable, TOO_MANY if @rows.size > MOST_ROWS
 
       guesses = COLUMNS.guess(@headings)
       map(guesses.map(&:target), unit: guesses.filter_map(&:unit).first || "cm")
@@ -68,23 +69,46 @@ module Exchange
 
     private
 
-    def readable(text)
-      raise Unreadable, "This is no text file." if text.include?("\0".b)
+    BOMS = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE", "\xEF\xBB\xBF".b => "UTF-8" }.freeze
 
-      plain = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
-      plain.valid_encoding? ? plain : text.dup.force_encoding("Windows-1252").encode("UTF-8", undef: :replace, invalid: :replace)
-    rescue ArgumentError
+    # One encoding and one end of lines, whatever the spreadsheet wrote.
+    def readable(text)
+      bytes = text.b
+      mark, encoding = BOMS.find { |bom, _| bytes.start_with?(bom) }
+      plain = mark ? bytes.delete_prefix(mark).force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace) : guessed(bytes)
+      raise Unreadable, "This is no text file." if plain.include?("\0")
+
+      plain.gsub(/\r\n?/, "\n")
+    rescue ArgumentError, EncodingError
       raise Unreadable, "This is no text file."
+    end
+
+    def guessed(bytes)
+      plain = bytes.dup.force_encoding("UTF-8")
+      plain.valid_encoding? ? plain : bytes.force_encoding("Windows-1252").encode("UTF-8", undef: :replace, invalid: :replace)
     end
 
     # @return [Array<Array>] the row's number as a spreadsheet counts, and its cells; empty rows are left out
     def parse(text)
-      separator = SEPARATORS.max_by { |one| text.lines.first.to_s.count(one) }
-      rows = CSV.parse(text, col_sep: separator, liberal_parsing: true).map { |row| row.map { |cell| cell.to_s.strip } }
-      numbered = rows.each.with_index(1).map { |row, number| [number, row] }.reject { |_, row| row.all?(&:empty?) }
-      numbered.empty? ? raise(Unreadable, "The file is empty.") : numbered
+      raise Unreadable, TOO_MANY if text.count("\n") > 2 * MOST_ROWS # before anything is read
+
+      said = text[/\Asep=(.)\n/, 1]
+      first = text.each_line.first(10).find { |line| SEPARATORS.any? { |one| line.include?(one) } && !line.start_with?("sep=") }
+      separator = said || SEPARATORS.max_by { |one| first.to_s.count(one) }
+      numbered = numbered(CSV.parse(said ? "\n#{text.delete_prefix("sep=#{said}\n")}" : text, col_sep: separator, liberal_parsing: true))
+      numbered.empty? ? raise(Unreadable, "The file is empty.") : untitled(numbered)
     rescue CSV::MalformedCSVError => e
       raise Unreadable, "The file is no CSV table: line #{e.line_number} cannot be read."
+    end
+
+    def numbered(rows)
+      rows.map { |row| row.map { |cell| cell.to_s.strip } }.each.with_index(1).map { |row, number| [number, row] }.reject { |_, row| row.all?(&:empty?) }
+    end
+
+    # A title above the headings fills one cell where the rows below fill more.
+    def untitled(rows)
+      filled = rows.first(3).map { |_, row| row.count { |cell| !cell.empty? } }
+      filled.size == 3 && filled.first == 1 && filled.drop(1).min > 1 ? rows.drop(1) : rows
     end
 
     def check
@@ -100,6 +124,7 @@ module Exchange
     def layer(row, number)
       cells = targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
       found = Gathered.new(place(number), @problems)
+      found.read { refuse("row", PlainText::SENTENCE) } unless cells.values.all? { |cell| PlainText.fine?(cell) }
       attributes = attributes(cells, found)
       reported = found.read { reported(cells) } if cells["texture"]
       names = %w[site profile].to_h { |kind| [kind.to_sym, found.read { short(kind, cells[kind] || @name) }] }

@@ -34,6 +34,8 @@ module Exchange
     end
 
     def rows(table, text)
+      refuse("#{table.name}.csv has more than #{MOST_ROWS} rows. Export and take in one site at a time.") if text.count("\n") > MOST_ROWS
+
       CSV.parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true).each_with_index.map do |line, place|
         line.to_h.compact.to_h do |name, cell|
           column = table[name] || refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
@@ -46,7 +48,11 @@ module Exchange
       refuse("#{table.name}.csv cannot be read at line #{e.line_number}.")
     end
 
+    # Rows of a fieldbook that are read at once, about 1 kB of memory each. [our own]
+    MOST_ROWS = 250_000
+
     def json(bytes)
+      refuse("The file has more than #{MOST_ROWS} rows. Export and take in one site at a time.") if bytes.count("{") > MOST_ROWS
       if bytes[0, 4096].include?('"FeatureCollection"') && bytes.bytesize > MOST_GEOJSON_BYTES
         refuse("A GeoJSON of sites has at most #{MOST_GEOJSON_BYTES / 1024 / 1024} MB.")
       end
@@ -79,7 +85,7 @@ module Exchange
     end
 
     def check_version(version)
-      refuse("This file was written as version #{version.inspect}; this Grittle reads version #{VERSION}.") unless version == VERSION
+      refuse("This file was written as version “#{Grittle::Spoken.of(version)}”; this Grittle reads version #{VERSION}.") unless version == VERSION
     end
 
     # A name for what has none, without any path.

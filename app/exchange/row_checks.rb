@@ -41,11 +41,9 @@ module Exchange
 
     # @raise [Grittle::InvalidInput]
     def row(table, row)
-      whole(table, row)
-      table.columns.each { |column| plain(column, row[column.name]) unless row[column.name].nil? }
-      CHOICES.fetch(table.name, {}).each { |name, words| Record.one_of(name, row[name], words) }
-      table.fields.each { |column| row[column.name] = column.field.read(row[column.name]) }
-      send(:"check_#{table.name}", row) if respond_to?(:"check_#{table.name}", true)
+      checked(table, row)
+    rescue NoMethodError, TypeError, ArgumentError # a value that is something else than it is anywhere
+      refuse("The row has a shape that none of #{table.name} has.")
     end
 
     # @return [Array<Array<String>>] place and sentence of horizons that overlap in one profile
@@ -63,11 +61,19 @@ module Exchange
 
     private
 
+    def checked(table, row)
+      whole(table, row)
+      table.columns.each { |column| plain(column, row[column.name]) unless row[column.name].nil? }
+      CHOICES.fetch(table.name, {}).each { |name, words| Record.one_of(name, row[name], words) }
+      table.fields.each { |column| row[column.name] = column.field.read(row[column.name]) }
+      send(:"check_#{table.name}", row) if respond_to?(:"check_#{table.name}", true)
+    end
+
     # Nothing more and nothing less than a row of the table has.
     def whole(table, row)
       unknown = row.keys - table.columns.map(&:name)
       refuse("There is no column “#{unknown.first}” in #{table.name}.") unless unknown.empty?
-      refuse("The id must be a whole number, not #{row['id'].inspect}.") unless row["id"].is_a?(Integer)
+      refuse("The id must be a whole number, not #{Grittle::Spoken.of(row['id'])}.") unless row["id"].is_a?(Integer)
       missing = NEEDED[table.name].find { |name| row[name].nil? }
       refuse("#{missing} is needed.") if missing
     end
@@ -79,15 +85,18 @@ module Exchange
     private_constant :KINDS
 
     def plain(column, value)
+      refuse("#{column.name}: #{PlainText::SENTENCE}") if PlainText.flaw(value)
       limit = LENGTHS[column.name]
       refuse("#{column.name} has at most #{limit} characters.") if limit && value.to_s.length > limit
       fits, said = KINDS[column.kind]
-      refuse("#{column.name} must be #{said}, not “#{value.to_s[0, 60]}”.") unless fits.nil? || fits.call(value)
+      refuse("#{column.name} must be #{said}, not “#{Grittle::Spoken.of(value)}”.") unless fits.nil? || fits.call(value)
     end
 
     def depths?(row) = row.values_at("upper_cm", "lower_cm").all?(Numeric)
 
     def check_profiles(row)
+      pulls = row["increments"]
+      refuse("increments must be a list of objects.") unless pulls.nil? || (pulls.is_a?(Array) && pulls.all?(Hash))
       (row["increments"] || []).each { |pull| Grittle::Profile::Fields.read("increment", pull) }
     end
 

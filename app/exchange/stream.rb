@@ -3,8 +3,19 @@
 module Exchange
   # A file that is written while it is sent, with a database connection of its own for as long as that takes.
   class Stream
-    def initialize(writer)
+    # @param writer [#each]
+    # @param gate [Gate, nil] that is held until the last piece is sent
+    # @raise [Gate::Busy]
+    def initialize(writer, gate = nil)
       @writer = writer
+      @gate = gate
+      gate&.enter
+    end
+
+    # The server calls this when it is done, whether all was sent or not.
+    def close
+      @gate&.leave
+      @gate = nil
     end
 
     # @yieldparam piece [String]

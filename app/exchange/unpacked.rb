@@ -6,7 +6,7 @@ module Exchange
   # The files of a ZIP that was sent, read with limits: what it says of its own sizes is not trusted. Names only choose what is
   # read; nothing is ever written under one.
   class Unpacked
-    MOST_FILES = 20_000
+    MOST_FILES = 5_000
     MOST_BYTES = 400 * 1024 * 1024
     # Text packs to a tenth, perhaps a fiftieth; what unfolds to more is made to fill a disk.
     MOST_RATIO = 120
@@ -25,6 +25,7 @@ module Exchange
       @left = MOST_BYTES
       @entries = ZipKit::FileReader.read_zip_structure(io: @io)
       refuse("The ZIP holds more than #{MOST_FILES} files.") if @entries.size > MOST_FILES
+      @by_name = @entries.to_h { |entry| [entry.filename, entry] }
     rescue *UNREADABLE
       refuse(DAMAGED)
     end
@@ -36,7 +37,7 @@ module Exchange
     # @return [String, nil] the file's bytes
     # @raise [Unreadable]
     def [](name)
-      entry = @entries.find { |one| one.filename == name } or return
+      entry = @by_name[name] or return
       text = +"".b
       extractor = entry.extractor_from(@io)
       until extractor.eof?

@@ -20,7 +20,7 @@ class Idempotency
   def call(env)
     return @app.call(env) unless WRITES.include?(env["REQUEST_METHOD"]) && !FREE.include?(env["PATH_INFO"])
 
-    key = env["HTTP_IDEMPOTENCY_KEY"].to_s
+    key = env["HTTP_IDEMPOTENCY_KEY"].to_s.b
     unless LENGTH.cover?(key.length) && key.match?(PLAIN)
       return Problem.new(422,
                          "Every write needs an Idempotency-Key header of #{LENGTH.begin} to #{LENGTH.end} plain characters.").response(env)

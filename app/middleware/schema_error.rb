@@ -30,11 +30,21 @@ class SchemaError < Committee::ValidationError
     when /does not define properties: (.+)$/
       Regexp.last_match(1).split(/,\s*/).map { |name| problem(below(name), "There is no field “#{name}” here.") }
     when /expected (\w+), but received \w+: (.*)$/m
-      kind = KINDS.fetch(Regexp.last_match(1), Regexp.last_match(1))
-      [problem(pointer, "#{words(field)} must be #{kind}, not #{Regexp.last_match(2)[0, 80]}.")]
+      wanted, found = Regexp.last_match.captures
+      [problem(pointer, "#{words(field)} must be #{KINDS.fetch(wanted, wanted)}, not #{shown(found)}.")]
     when /longer than max length/ then [problem(pointer, "#{words(field)} is too long.")]
     when /does not allow null values|is required/ then [problem(pointer, "#{words(field)} is needed.")]
     else [problem(pointer, "#{words(field)} cannot be read.")]
+    end
+  end
+
+  # A value as the validator prints it.
+  def shown(text)
+    case text
+    when /\A\{/ then "an object"
+    when /\A\[/ then "a list"
+    when "", "nil" then "nothing"
+    else text[0, Grittle::Spoken::LONGEST]
     end
   end
 

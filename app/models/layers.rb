@@ -78,8 +78,15 @@ class Layers
 
       LayerChange.keep(@profile, label)
       yield
+      move_on(horizon, version)
       settle
     end
+  end
+
+  # Also where nothing came out of it: of two changes on one version the second is told.
+  def move_on(horizon, version)
+    Horizon.where(id: horizon.id, lock_version: version).update_all("lock_version = lock_version + 1")
+    horizon.reload
   end
 
   # Samples at depths find their horizon anew, and horizons what speaks for them.

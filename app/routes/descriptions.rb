@@ -6,6 +6,9 @@ module Routes
     PICTURE_HEADERS = { "x-content-type-options" => "nosniff", "cache-control" => "private, max-age=31536000, immutable",
                         "content-security-policy" => "default-src 'none'" }.freeze
 
+    # A large picture takes seconds of all cores.
+    PICTURES = Gate.new("pictures", most: 1)
+
     def self.registered(app)
       app.post "/api/profiles/:id/samples" do
         profile = fieldbook.profiles.find(params[:id])
@@ -32,7 +35,8 @@ module Routes
       end
 
       app.post "/api/photos" do
-        photo = Photo.add(fieldbook.owners(params["of"]).find(params["of_id"]), request.body.read, name: params["name"])
+        owner = fieldbook.owners(params["of"]).find(params["of_id"])
+        photo = PICTURES.pass { Photo.add(owner, request.body.read, name: params["name"]) }
         answer DescriptionSerializer.photo(photo), 201
       end
 

@@ -10,18 +10,22 @@ module Routes
       "triangle" => [::Exchange::TriangleSvg, "svg"], "pdf" => [::Exchange::FieldSheet, "pdf"]
     }.freeze
 
+    # Whoever reads an export slowly holds a thread; files on their way in hold memory.
+    EXPORTS = Gate.new("exports", most: 2)
+    IMPORTS = Gate.new("files on their way in", most: 1)
+
     def self.registered(app)
       app.get "/api/export" do
         writer, ending = FORMATS.fetch(params["format"]) { raise Grittle::UnknownName.new("format", params["format"], FORMATS.keys) }
         scope = ::Exchange::Scope.new(params["of"] || "fieldbook", params["id"])
-        file = ::Exchange::Stream.new(writer.new(scope))
+        file = ::Exchange::Stream.new(writer.new(scope), EXPORTS)
         headers "content-type" => writer::MEDIA_TYPE, "x-content-type-options" => "nosniff",
                 "content-disposition" => ::Exchange::Stream.disposition(scope.name, ending)
         body file
       end
 
       app.post "/api/imports" do
-        answer ImportSerializer.call(::Exchange::Import.open(request.body.read, params["name"])), 201
+        answer ImportSerializer.call(IMPORTS.pass { ::Exchange::Import.open(request.body.read, params["name"]) }), 201
       end
 
       app.get("/api/imports/:import_id") { answer ImportSerializer.call(::Exchange::Import.find(params[:import_id])) }

@@ -15,6 +15,7 @@ require_relative "grittle/data/evidence"
 
 # Quantities
 require_relative "grittle/units"
+require_relative "grittle/spoken"
 require_relative "grittle/percents"
 require_relative "grittle/student_t"
 require_relative "grittle/composition"

@@ -56,7 +56,7 @@ module Grittle
     def refuse_parts(parts)
       wrong = PARTS.zip(parts).reject { |_, value| value.nil? || (value.is_a?(Numeric) && value >= 0 && value <= 100) }
       raise InvalidComposition, (wrong.map do |part, value|
-        problem(part, "#{part.capitalize} must be a percentage from 0 to 100, not “#{value}”.")
+        problem(part, "#{part.capitalize} must be a percentage from 0 to 100, not “#{Spoken.of(value)}”.")
       end)
     end
 

@@ -36,7 +36,7 @@ module Grittle
     # @param kind [String, Symbol] what was asked for, such as "system"; also the field
     # @param allowed [Array<String>]
     def initialize(kind, value, allowed)
-      sentence = "There is no #{kind.to_s.tr('_', ' ')} “#{value}”. Use one of: #{allowed.join(', ')}."
+      sentence = "There is no #{kind.to_s.tr('_', ' ')} “#{Spoken.of(value)}”. Use one of: #{allowed.join(', ')}."
       super([Problem.new(pointer: "/#{kind}", sentence: sentence)])
     end
   end

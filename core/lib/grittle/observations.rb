@@ -52,23 +52,23 @@ module Grittle
     def check_states(pointer, name, value, kind)
       return if kind[:states].include?(value)
 
-      refuse(pointer, "“#{value}” is no answer to #{name}. Use one of: #{kind[:states].join(', ')}.")
+      refuse(pointer, "“#{Spoken.of(value)}” is no answer to #{name}. Use one of: #{kind[:states].join(', ')}.")
     end
 
     def check_flag(pointer, name, value, _kind)
-      refuse(pointer, "#{name} is either true or false, not “#{value}”.") unless [true, false].include?(value)
+      refuse(pointer, "#{name} is either true or false, not “#{Spoken.of(value)}”.") unless [true, false].include?(value)
     end
 
     def check_count(pointer, name, value, _kind)
       return if value.is_a?(Integer) && value >= 0
 
-      refuse(pointer, "#{name} is a whole number from 0, not “#{value}”.")
+      refuse(pointer, "#{name} is a whole number from 0, not “#{Spoken.of(value)}”.")
     end
 
     def check_number(pointer, name, value, kind)
       return if value.is_a?(Numeric) && kind[:range].cover?(value)
 
-      refuse(pointer, "#{name} goes from #{kind[:range].begin} to #{kind[:range].end} #{kind[:unit]}, not “#{value}”.")
+      refuse(pointer, "#{name} goes from #{kind[:range].begin} to #{kind[:range].end} #{kind[:unit]}, not “#{Spoken.of(value)}”.")
     end
 
     def check_words(pointer, name, value, kind)

@@ -39,7 +39,7 @@ module Grittle
         return if value.is_a?(Numeric) && DEPTHS_CM.cover?(value)
 
         Problem.new(pointer: "/#{field}", sentence: "#{name} is a number of cm from 0 to #{DEEPEST_CM}" \
-                                                    "#{value.nil? ? '.' : ", not #{value}."}")
+                                                    "#{value.nil? ? '.' : ", not #{Spoken.of(value)}."}")
       end
 
       def say(depth) = depth == depth.to_i ? depth.to_i : depth.to_f.round(1)

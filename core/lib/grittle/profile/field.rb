@@ -80,7 +80,7 @@ module Grittle
       def read_number(value)
         number = value.is_a?(Numeric) ? value : Field.number(value)
         span = "#{Units.number(range.begin)} to #{Units.number(range.end)}#{" #{unit}" if unit}"
-        refuse("#{label} is a number from #{span}, not “#{value}”.") unless number && range.cover?(number)
+        refuse("#{label} is a number from #{span}, not “#{Spoken.of(value)}”.") unless number && range.cover?(number)
         (number % 1).zero? ? number.to_i : number.to_f
       end
 
@@ -88,7 +88,7 @@ module Grittle
       def read_choice(value)
         said = value.to_s.downcase
         found = words.find { |word, name| said == word || said == name.downcase }
-        found ? found.first : refuse("#{label} has no “#{value}”. Use one of: #{words.keys.join(', ')}.")
+        found ? found.first : refuse("#{label} has no “#{Spoken.of(value)}”. Use one of: #{words.keys.join(', ')}.")
       end
 
       def read_flag(value)
@@ -96,12 +96,12 @@ module Grittle
         return true if YES.include?(value.to_s.downcase)
         return false if NO.include?(value.to_s.downcase)
 
-        refuse("#{label} is yes or no, not “#{value}”.")
+        refuse("#{label} is yes or no, not “#{Spoken.of(value)}”.")
       end
 
       def read_date(value)
         year, month, day = value.to_s.match(/\A(\d{4})-(\d\d)-(\d\d)\z/)&.captures&.map(&:to_i)
-        refuse("#{label} is a date such as 2026-05-31, not “#{value}”.") unless year && day?(year, month, day)
+        refuse("#{label} is a date such as 2026-05-31, not “#{Spoken.of(value)}”.") unless year && day?(year, month, day)
         value
       end
 

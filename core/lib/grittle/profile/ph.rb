@@ -16,7 +16,7 @@ module Grittle
       # @return [String]
       # @raise [InvalidInput] outside 0 to 14
       def self.class_of(value)
-        raise InvalidInput, [Problem.new(pointer: "/ph", sentence: "A pH goes from 0 to 14, not #{value}.")] \
+        raise InvalidInput, [Problem.new(pointer: "/ph", sentence: "A pH goes from 0 to 14, not #{Spoken.of(value)}.")] \
           unless value.is_a?(Numeric) && RANGE.cover?(value)
 
         CLASSES.find { |up_to, _| value.round(1) <= up_to }.last

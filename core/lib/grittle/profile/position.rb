@@ -17,8 +17,8 @@ module Grittle
       # @param latitude, longitude [Numeric] decimal degrees
       # @raise [InvalidInput]
       def initialize(latitude, longitude)
-        refuse("A latitude goes from -90 to 90, not #{latitude}.") unless latitude.between?(-90, 90)
-        refuse("A longitude goes from -180 to 180, not #{longitude}.") unless longitude.between?(-180, 180)
+        refuse("A latitude goes from -90 to 90, not #{Spoken.of(latitude)}.") unless latitude.between?(-90, 90)
+        refuse("A longitude goes from -180 to 180, not #{Spoken.of(longitude)}.") unless longitude.between?(-180, 180)
         @latitude, @longitude = [latitude, longitude].map { |degrees| degrees.to_f.round(DECIMALS) }
         freeze
       end
