@@ -31,6 +31,41 @@ RSpec.describe "bin/grittle" do
     end
   end
 
+  # What comes out of spreadsheets and loggers, as bytes.
+  {
+    "a row with too many fields" => ["sand,clay\n1,2,3\n40,20\n", /\A1,2,3,,"The row has 3 fields, the header has 2\."\n40,20,L,\n\z/, 1],
+    "a row with too few" => ["id,sand,clay\n40,20\n", /\A40,20,,,"The row has 2 fields, the header has 3\."\n\z/, 1],
+    "a stray quote" => ["n,sand,clay\n\"a,40,20\nb,40,20\n\"c\",40,20\n5\" pipe,40,20\nd,65,10\n",
+                        /\A"a,40,20,,"The row has a quote[^\n]+\nb,40,20,L,\n"c",40,20,L,\n5" pipe,40,20,,"The row[^\n]+\nd,65,10,SL,\n\z/, 1],
+    "cells over two lines" => ["n,sand,clay\n\"a\nb\"\"\",40,20\n", "\"a\nb\"\"\",40,20,L,\n", 0],
+    "bytes that are no UTF-8" => ["sand,clay,n\n40,20,b\xF6den\n", "40,20,b\xF6den,L,\n", 0],
+    "carriage returns alone" => ["sand,clay\r40,20\r65,10\r", "40,20,L,\n65,10,SL,\n", 0],
+    "both line ends" => ["sand,clay\r\n40,20\r\n", "40,20,L,\n", 0],
+    "a programmer's numbers" => ["sand,clay\n0x10,20\n1_0,20\n40.,20\n1e999,0\n", /\A0x10,20,,"Sand.*\n1_0,20,,"Sand.*\n40\.,20,L,\n1e999,0,,"Sand/, 1],
+    "semicolons and decimal commas" => ["Sand %;Clay (%)\n40,5;20\n", "40,5;20;L;\n", 0],
+    "other spellings" => ["total_sand,silt_pct,Clay\n40,40,20\n", "40,40,20,L,\n", 0]
+  }.each do |what, (input, expected, status)|
+    it "classifies a CSV with #{what}" do
+      out, _, ended = grittle("classify", input: input.b)
+      expect(out.b.split("\n", 2).last).to(expected.is_a?(Regexp) ? match(expected) : eq(expected.b))
+      expect(ended).to eq status
+    end
+  end
+
+  it "classifies side by side as it does one by one, quotes and long files too" do
+    random = Random.new(4)
+    rows = Array.new(40_000) do |id|
+      low, high = [random.rand(1001), random.rand(1001)].sort.map { |part| part / 10.0 }
+      "#{id == 20_000 ? "\"a\n,b\"" : id},#{low},#{(high - low).round(1)},#{(100 - high).round(1)}"
+    end
+    input = "id,sand,silt,clay\n#{rows.join("\n")}\n"
+    alone, = grittle("classify", "--system", "usda,canada,uk", input: input)
+    expect(grittle("classify", "--system", "usda,canada,uk", "--jobs", "2", input: input)).to eq [alone, "", 0]
+    expect(alone.lines.drop(1).first(300).map { |row| row.split(",")[4] }).to eq(rows.first(300).map do |row|
+      Grittle.classify(**%i[sand silt clay].zip(row.split(",").drop(1).map(&:to_f)).to_h).code
+    end)
+  end
+
   it "assesses one object, and JSON lines one by one" do
     observations = { "ball_holds" => true, "ribbons" => ribbons(46, 53, 61), "wet_rub" => "very_smooth" }
     out, = grittle("assess", input: JSON.pretty_generate(observations))
@@ -43,7 +78,8 @@ RSpec.describe "bin/grittle" do
 
   {
     ["assess", "{"] => /is not JSON/, ["assess", '{"wet_rub":"silky"}'] => /Use one of: very_gritty/,
-    ["classify", "a,b\n"] => /needs at least two of the columns/, ["classify --system mars", "sand,clay\n"] => /no system “mars”/,
+    ["classify", "a,b\n"] => /needs at least two of the columns/,
+    ["classify", "sandiness,clay\n"] => /Rename “sandiness” to sand/, ["classify", "s\0a\0n\0d\0"] => /UTF-16/, ["classify --system mars", "sand,clay\n"] => /no system “mars”/,
     ["classify /nowhere.csv", ""] => /No such file/, ["classify --fast", ""] => /invalid option/
   }.each do |(call, input), sentence|
     it "answers #{call} #{input.inspect} with one sentence and status 2" do

@@ -1,21 +1,24 @@
 # frozen_string_literal: true
 
 require_relative "options"
+require_relative "chunks"
+require_relative "jobs"
+require_relative "sheet"
 
 module CommandLine
   # `grittle classify`: a CSV with sand, silt and clay in, the same CSV with a class column a system out. Reads and
-  # writes row by row, so memory does not grow with the file; a row's own text is passed on untouched.
+  # writes piece by piece, so memory does not grow with the file.
   class Classify
-    PARTS = %i[sand silt clay].freeze
-    PROBLEM_COLUMN = "texture_problem"
+    MOST_JOBS = 16
 
     # @return [Integer] exit status
     def self.run(arguments, input, output, error)
       CommandLine.guarded(error) do
-        options = { systems: ["usda"], near: false }
+        options = { systems: ["usda"], near: false, jobs: 1 }
         parser = OptionParser.new
         parser.on("--system NAMES") { |names| options[:systems] = names.split(",").map(&:strip) }
         parser.on("--near") { options[:near] = true }
+        parser.on("--jobs COUNT", Integer) { |count| options[:jobs] = count.clamp(1, MOST_JOBS) }
         file, *extra = parser.parse(arguments)
         raise OptionParser::NeedlessArgument, extra.join(" ") unless extra.empty?
 
@@ -23,83 +26,54 @@ module CommandLine
       end
     end
 
-    def initialize(input, output, systems:, near:)
-      @input = input
+    def initialize(input, output, systems:, near:, jobs:)
       @output = output
-      @triangles = systems.map { |system| Grittle.triangle(system) }
-      @near = near
+      @chunks = Chunks.new(input)
+      @sheet = Sheet.new(@chunks.header, separator: @chunks.separator, line_end: @chunks.line_end, near: near,
+                                         triangles: systems.map { |system| Grittle.triangle(system) })
+      @count = jobs
       @bad = 0
     end
 
     # @return [Integer] exit status
     def run
-      header = next_row or raise Grittle::Error, "The file is empty: a header with sand, silt and clay is needed."
-      find_columns(header)
-      added = [*@triangles.map { |triangle| "texture_#{triangle.id}" }, PROBLEM_COLUMN]
-      @output.write(header.delete_prefix("\uFEFF"), ",", added.join(","), "\n")
-      while (row = next_row)
-        write(row)
-      end
-      @bad.zero? ? 0 : BAD_ROWS
+      @output.binmode
+      @output.write(@chunks.header, @sheet.added, "\n")
+      @count > 1 ? side_by_side : one_by_one
+      (@bad + @sheet.bad).zero? ? 0 : BAD_ROWS
     rescue Errno::EPIPE # the reader, such as head, has seen enough
       0
     end
 
     private
 
-    # One record without its line end. A quoted field may span lines: read on until the quotes are closed.
-    def next_row
-      row = @input.gets&.scrub or return
-      row << @input.gets.scrub while row.count('"').odd? && !@input.eof?
-      row.chomp
+    def one_by_one
+      @chunks.each { |text, last| text.include?('"') ? quoted(text, last) : @output.write(@sheet.plain(text)) }
     end
 
-    def find_columns(header)
-      names = fields(header.delete_prefix("\uFEFF")).map { |name| name.to_s.strip.downcase }
-      @columns = PARTS.map { |part| names.index(part.to_s) }
-      twice = PARTS.find { |part| names.count(part.to_s) > 1 }
-      raise Grittle::Error, "The column #{twice} stands twice in the header." if twice
-      return if @columns.compact.size >= 2
+    # Where a text has quotes, a row may reach beyond it; those are done here, in their turn.
+    def side_by_side
+      jobs = Jobs.new(@count) { |text| [@sheet.plain(text), @sheet.bad.tap { @sheet.forget }] }
+      @chunks.each do |text, last|
+        next jobs.give(text) { |answer| keep(answer) } unless text.include?('"')
 
-      raise Grittle::Error, "The header needs at least two of the columns sand, silt and clay; it has: #{names.join(', ')}."
+        jobs.finish { |answer| keep(answer) }
+        quoted(text, last)
+      end
+      jobs.finish { |answer| keep(answer) }
+    ensure
+      jobs&.close
     end
 
-    def fields(row)
-      return row.split(",", -1) unless row.include?('"')
-
-      require "csv"
-      CSV.parse_line(row) || []
+    def keep((rows, bad))
+      @output.write(rows)
+      @bad += bad
     end
 
-    def write(row)
-      return @output.write(row, "\n") if row.empty? || row.strip.empty?
-
-      @output.write("#{row},#{classes(fields(row)).join(',')},\n")
-    rescue Grittle::InvalidInput, CSV_ERROR => e
-      @bad += 1
-      @output.write(row, "," * (@triangles.size + 1), '"', e.message.tr('"', "'"), "\"\n")
-    end
-
-    # The csv library is loaded only for quoted rows; its error has no name before.
-    CSV_ERROR = Class.new do
-      def self.===(error) = defined?(CSV::MalformedCSVError) && error.is_a?(CSV::MalformedCSVError)
-    end
-    private_constant :CSV_ERROR
-
-    def classes(values)
-      sand, silt, clay = @columns
-      composition = Grittle::Composition.new(sand: sand && number(values[sand]), silt: silt && number(values[silt]),
-                                             clay: clay && number(values[clay]))
-      return @triangles.map { |triangle| triangle.near(composition).first(2).map(&:code).join("/") } if @near
-
-      @triangles.map { |triangle| triangle.classify(composition).code }
-    end
-
-    # A blank cell is a part not given; anything else must be a number. Left as text, Composition refuses it by name.
-    def number(text)
-      return if text.nil?
-
-      Float(text, exception: false) || (text unless text.strip.empty?)
+    def quoted(text, last)
+      rows, used = @sheet.quoted(text, last)
+      @output.write(rows)
+      used
     end
   end
 end

@@ -12,11 +12,26 @@ module Grittle
       silt_limit: 60,
       provisional: true,
       source: "Hodgson, Soil Survey Field Handbook (from memory; provisional)",
+      decide: lambda { |s, z, c|
+        if c < 18
+          if z + (2 * c) < 30 - LINE then z + (1.5 * c) < 15 - LINE ? "S" : "LS"
+          elsif s > 50 then "SL"
+          else s >= 20 ? "SZL" : "ZL"
+          end
+        elsif c >= 55 then "C"
+        elsif c >= 30 && s >= 45 then "SC"
+        elsif c < 35
+          if s >= 50 then "SCL"
+          else s >= 20 ? "CL" : "ZCL"
+          end
+        else z >= 45 ? "ZC" : "C"
+        end
+      },
       rules: {
-        "S" => ->(_, z, c) { z + (1.5 * c) < 15 },
-        "LS" => ->(_, z, c) { z + (1.5 * c) >= 15 && z + (2 * c) < 30 },
-        "SL" => ->(s, z, c) { z + (2 * c) >= 30 && c < 18 && s > 50 },
-        "SZL" => ->(s, z, c) { z + (2 * c) >= 30 && c < 18 && s >= 20 && s <= 50 },
+        "S" => ->(_, z, c) { z + (1.5 * c) < 15 - LINE },
+        "LS" => ->(_, z, c) { z + (1.5 * c) >= 15 - LINE && z + (2 * c) < 30 - LINE },
+        "SL" => ->(s, z, c) { z + (2 * c) >= 30 - LINE && c < 18 && s > 50 },
+        "SZL" => ->(s, z, c) { z + (2 * c) >= 30 - LINE && c < 18 && s >= 20 && s <= 50 },
         "ZL" => ->(s, _, c) { c < 18 && s < 20 },
         "SCL" => ->(s, _, c) { c >= 18 && c < 30 && s >= 50 },
         "CL" => ->(s, _, c) { (c >= 18 && c < 30 && s >= 20 && s < 50) || (c >= 30 && c < 35 && s >= 20 && s < 45) },

@@ -5,15 +5,29 @@ module Grittle
     # The twelve classes of the USDA, limits of the fractions 2 / 50 / 2000 µm.
     # Rules and groups [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3].
     # s, z, c = sand, silt, clay in percent. Vertices are [sand, clay], worked out from the rules.
+    LINE = Triangle::LINE
     USDA = Triangle.new(
       id: "usda",
       name: "USDA",
       source: "Soil Survey Manual, USDA Handbook 18, 2017, ch. 3",
+      decide: lambda { |s, z, c|
+        if c < 15 && z + (2 * c) < 30 - LINE then z + (1.5 * c) < 15 - LINE ? "S" : "LS"
+        elsif c < 27
+          if z >= 50 then z < 80 || c >= 12 ? "SIL" : "SI"
+          elsif c < 7 then "SL"
+          elsif c < 20 then s > 52 ? "SL" : "L"
+          else z >= 28 ? "L" : "SCL"
+          end
+        elsif s > 45 then c < 35 ? "SCL" : "SC"
+        elsif c < 40 then s > 20 ? "CL" : "SICL"
+        else z >= 40 ? "SIC" : "C"
+        end
+      },
       rules: {
-        "S" => ->(_, z, c) { z + (1.5 * c) < 15 },
-        "LS" => ->(_, z, c) { z + (1.5 * c) >= 15 && z + (2 * c) < 30 },
+        "S" => ->(_, z, c) { z + (1.5 * c) < 15 - LINE },
+        "LS" => ->(_, z, c) { z + (1.5 * c) >= 15 - LINE && z + (2 * c) < 30 - LINE },
         "SL" => lambda { |s, z, c|
-          z + (2 * c) >= 30 && ((c >= 7 && c < 20 && s > 52) || (c < 7 && z < 50))
+          z + (2 * c) >= 30 - LINE && ((c >= 7 && c < 20 && s > 52) || (c < 7 && z < 50))
         },
         "L" => ->(s, z, c) { c >= 7 && c < 27 && z >= 28 && z < 50 && s <= 52 },
         "SIL" => ->(_, z, c) { (z >= 50 && c >= 12 && c < 27) || (z >= 50 && z < 80 && c < 12) },
