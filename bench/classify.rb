@@ -1,13 +1,15 @@
 # frozen_string_literal: true
 
-# Rows a second and peak memory of `bin/grittle classify` on one core, for 100,000 and 1,000,000 rows:
+# Rows a second and peak memory of `bin/grittle classify` on one core, for 100,000 and 1,000,000 rows, beside a bare loop of
+# CSV.foreach over the same file, and with two processes:
 #   ruby bench/classify.rb
-# The second line's memory should be the first's: the command streams.
+# The memory should be the same for both files: the command streams.
 
 require "tempfile"
 
 GRITTLE = File.expand_path("../bin/grittle", __dir__)
-TARGET = 60_000 # rows a second
+TARGET = 2.5 # times as fast as the bare loop
+MOST_MB = 120
 
 def write_rows(file, count)
   random = Random.new(1)
@@ -20,28 +22,35 @@ def write_rows(file, count)
 end
 
 # Runs the command and reads its peak resident memory (kB) from the kernel before it is reaped.
-def measure(path)
-  started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+# @return [Array(Float, Integer)] seconds of processor time and on the clock, and memory
+def measure(&work)
+  started = [Process.clock_gettime(Process::CLOCK_MONOTONIC), Process.times]
   reader, writer = IO.pipe
   pid = fork do
     reader.close
     $stdout.reopen(File::NULL)
     at_exit { writer.write File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1] }
-    ARGV.replace(["classify", path])
-    load GRITTLE
+    work.call
   end
   writer.close
   peak = reader.read.to_i
   Process.wait(pid)
-  [Process.clock_gettime(Process::CLOCK_MONOTONIC) - started, peak]
+  now = Process.times
+  [now.cutime - started.last.cutime + now.cstime - started.last.cstime, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started.first, peak]
+end
+
+def classify(*arguments)
+  ARGV.replace(["classify", *arguments])
+  load GRITTLE
 end
 
 [100_000, 1_000_000].each do |count|
   Tempfile.create("rows") do |file|
     write_rows(file, count)
-    seconds, peak = measure(file.path)
-    rate = count / seconds
-    puts format("%9d rows: %7d rows/s (%.2f of the target of %d), peak memory %d MB", count, rate, rate / TARGET, TARGET,
-                peak / 1024)
+    bare, = measure { require("csv") && CSV.foreach(file.path) { |_| nil } }
+    used, seconds, peak = measure { classify(file.path) }
+    _, side_by_side, = measure { classify("--jobs", "2", file.path) }
+    puts format("%9d rows: %7d rows/s, %.2f times CSV.foreach (at least %.1f), peak memory %d MB (at most %d), --jobs 2 %.2f times one",
+                count, count / used, bare / used, TARGET, peak / 1024, MOST_MB, seconds / side_by_side)
   end
 end

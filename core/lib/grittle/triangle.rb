@@ -36,6 +36,8 @@ module Grittle
     NEAR = 2.0
 
     attr_reader :id, :name, :source, :silt_limit, :classes, :rules
+    # @return [Proc] (sand, silt, clay) in percent that add up to 100, to the code of the class
+    attr_reader :decide
 
     # A sum of fractions on a slanted line is that line's number, whatever the ninth decimal of a float says: sums count as rounded to
     # the decimals that a composition keeps, so half of the last one is the width of the line.
@@ -81,7 +83,7 @@ module Grittle
 
     # @param sand, silt, clay [Float] percent that add up to 100
     # @return [String] the code of the class
-    def code(sand, silt, clay) = @decide.call(sand, silt, clay)
+    def code(sand, silt, clay) = decide.call(sand, silt, clay)
 
     # @return [Array<String>] codes whose region shares a boundary of positive length with this one's
     def neighbours(code) = @neighbours.fetch(self[code].code)
