@@ -14,7 +14,7 @@ module Files
 
   # Whole or not at all.
   def write(path, bytes)
-    partial = "#{path}.#{Process.pid}"
+    partial = "#{path}.#{Process.pid}.#{Thread.current.object_id}"
     File.binwrite(partial, bytes)
     File.rename(partial, path)
   end

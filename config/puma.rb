@@ -1,17 +1,28 @@
 # frozen_string_literal: true
 
-# Loopback only; one process, a few threads: the database waits, Ruby does not.
+require "etc"
+
+# Loopback only; a process for each of two cores, a few threads each: the database waits, Ruby does not.
 threads_count = Integer(ENV.fetch("GRITTLE_THREADS", "5"))
+processes = Integer(ENV.fetch("GRITTLE_PROCESSES", [Etc.nprocessors, 2].min.to_s))
 threads threads_count, threads_count
 bind "tcp://127.0.0.1:#{ENV.fetch('PORT', '4600')}"
 environment "production"
 quiet
 log_requests false
 
+if processes > 1
+  workers processes
+  preload_app!
+  silence_single_worker_warning
+  before_fork { ActiveRecord::Base.connection_handler.clear_all_connections!(:all) }
+  before_worker_boot { Database.connect }
+end
+
 # If bin/start is killed outright, do not stay behind and hold the port.
 started_by = Process.ppid
 if ENV["GRITTLE_WITH_PARENT"]
-  on_booted do
+  after_booted do
     Thread.new do
       sleep 1 while Process.ppid == started_by
       Process.kill("TERM", Process.pid)

@@ -43,6 +43,15 @@ class MariaDb
     self
   end
 
+  # @return [Boolean] whether the server still runs
+  def running?
+    return answers? unless @pid
+
+    Process.wait(@pid, Process::WNOHANG).nil?
+  rescue Errno::ECHILD
+    false
+  end
+
   def stop
     return unless answers?
 
@@ -63,7 +72,13 @@ class MariaDb
   def pid_path = File.join(@dir, "server.pid")
   def making_path = File.join(@dir, "making")
   def settings_path = File.join(@dir, "settings.json")
-  def settings = @settings ||= JSON.parse(File.read(settings_path))
+
+  def settings
+    @settings ||= JSON.parse(File.read(settings_path)).tap { |kept| raise JSON::ParserError unless kept.is_a?(Hash) && kept["port"] }
+  rescue JSON::ParserError
+    raise Stop, "var/#{@name}/settings.json is damaged. Remove it and start again: a new password is set, the data stay."
+  end
+
   def user = Process.uid.zero? ? ["--user=root"] : []
 
   def socket
@@ -91,7 +106,10 @@ class MariaDb
 
   def save(values)
     @settings = values
-    File.write("#{settings_path}.new", JSON.generate(values), perm: 0o600)
+    File.open("#{settings_path}.new", File::WRONLY | File::CREAT | File::TRUNC, 0o600) do |file|
+      file.write(JSON.generate(values))
+      file.fsync # a power cut leaves the old one or the new one
+    end
     File.rename("#{settings_path}.new", settings_path)
   end
 

@@ -115,6 +115,9 @@ RSpec.describe "Set-up" do
       server.start
       query("create table kept (n int); insert into kept values (42)")
       Process.kill("KILL", File.read("#{folder}/server.pid").to_i)
+      Timeout.timeout(10) { Thread.pass while server.running? }
+      File.write("#{folder}/settings.json", '{"password":"half')
+      expect { MariaDb.new("spec").start }.to raise_error(Stop, /settings\.json is damaged\. Remove it/)
       FileUtils.rm("#{folder}/settings.json")
       again = MariaDb.new("spec")
       again.start
