@@ -12,19 +12,30 @@ module Grittle
       # @param upper, lower [Array<Float>] 101 shares, one a percent of clay
       # @param correlation [Float] of the two errors
       def initialize(upper, lower, correlation: 0.0)
-        sums = [upper, lower].map { |shares| running(shares) }
-        spread = Math.sqrt(1 - (correlation**2))
-        @pairs = DEVIATES.flat_map do |shared|
-          above = clay(sums.first, shared)
-          DEVIATES.map { |own| [above, clay(sums.last, (correlation * shared) + (spread * own))] }
-        end
+        @above, @below = [upper, lower].map { |shares| running(shares) }
+        @chances = ClayPair.chances(correlation)
+        @uppers = DEVIATES.map { |deviate| clay(@above, ClayPair.chance(deviate)) }
         freeze
       end
 
       # @yieldparam upper [Float] percent clay
       # @yieldparam lower [Float] percent clay
+      # @yieldreturn [Boolean] once true of an upper horizon's clay, true of every larger clay below it
       # @return [Float] probability that the block holds
-      def probability(&holds) = @pairs.count { |pair| holds.call(*pair) } / @pairs.size.to_f
+      def probability
+        met = @uppers.each_with_index.sum do |upper, shared|
+          STEPS - ((0...STEPS).bsearch { |own| yield(upper, clay(@below, @chances[shared][own])) } || STEPS)
+        end
+        met / (STEPS**2).to_f
+      end
+
+      # The chances that the lower clay is taken at, for each step of what both share; two sets are ever asked for.
+      def self.chances(correlation)
+        spread = Math.sqrt(1 - (correlation**2))
+        (@chances ||= {})[correlation] ||= DEVIATES.map { |shared| DEVIATES.map { |own| chance((correlation * shared) + (spread * own)) } }
+      end
+
+      def self.chance(deviate) = Evidence::Tables.normal_below(deviate, 1.0)
 
       private
 
@@ -35,8 +46,7 @@ module Grittle
       end
 
       # The percentage that so much of the shares lies under, straight within a percent.
-      def clay(sums, deviate)
-        chance = Evidence::Tables.normal_below(deviate, 1.0)
+      def clay(sums, chance)
         place = sums.bsearch_index { |sum| sum >= chance } || 100
         below = place.zero? ? 0.0 : sums[place - 1]
         width = sums[place] - below
