@@ -36,7 +36,8 @@ def measure(&work)
   peak = reader.read.to_i
   Process.wait(pid)
   now = Process.times
-  [now.cutime - started.last.cutime + now.cstime - started.last.cstime, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started.first, peak]
+  [now.cutime - started.last.cutime + now.cstime - started.last.cstime, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started.first,
+   peak]
 end
 
 def classify(*arguments)

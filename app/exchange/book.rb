@@ -96,7 +96,8 @@ module Exchange
       raise if Trouble.passing?(e)
 
       place = @rows[table.name].index(row) + 1
-      raise Unreadable, "#{table.name}, row #{place}, could not be taken in: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
+      raise Unreadable,
+            "#{table.name}, row #{place}, could not be taken in: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
     end
 
     # What lists read follows from the rows that are there now.

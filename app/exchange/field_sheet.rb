@@ -66,13 +66,16 @@ module Exchange
       cautions
     end
 
+    # What was kept before it was refused at the door is left out, not left to stop the sheet.
+    def print(text, **how) = @pdf.text(PlainText.clean(text), **how)
+
     def heading(profile)
-      @pdf.text(PlainText.clean(profile.name), size: 20, style: :bold)
-      @pdf.text("#{PlainText.clean(profile.site.name)}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
+      print(profile.name, size: 20, style: :bold)
+      print("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
       people = [["Hand", profile.hand], ["pen", profile.pen]].filter_map { |role, person| "#{role} #{person.name}" if person }
       facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
                *said("profile", profile.seen.slice(*PROFILE)), profile.site.note, profile.note].compact
-      @pdf.text(PlainText.clean(facts.join(". ")), color: ink(Drawing::PENCIL)) if facts.any?
+      print(facts.join(". "), color: ink(Drawing::PENCIL)) if facts.any?
       @pdf.move_down(8)
     end
 
@@ -146,7 +149,7 @@ module Exchange
       return if lines.empty?
 
       title("Reading down")
-      lines.each { |line| @pdf.text(PlainText.clean(line)) }
+      lines.each { |line| print(line) }
       @pdf.move_down(6)
     end
 
@@ -168,12 +171,11 @@ module Exchange
       mark = reading.id == horizon.speaks_id ? "" : ", not the one reported"
       @pdf.text("<b>#{escape(horizon.designation)}: #{escape(name)}</b>#{mark}", inline_format: true)
       key = reading.assessment.main
+      way = key["path"].map { |step| step["text"] }.join(" › ").presence
       lengths = reading.record.ribbons.map { |ribbon| Grittle::Units.number(ribbon["length_mm"], reading.unit) }
-      facts = [("Ribbons #{lengths.join(', ')} #{reading.unit}" if lengths.any?), key["path"].map do |step|
-        step["text"]
-      end.join(" › ").presence,
+      facts = [("Ribbons #{lengths.join(', ')} #{reading.unit}" if lengths.any?), way,
                key["sentence"].delete_suffix("."), reason(reading)&.delete_suffix(".")].compact
-      @pdf.text(PlainText.clean("#{facts.join('. ')}."))
+      print("#{facts.join('. ')}.")
       @pdf.text(record(reading), size: 8, color: ink(Drawing::PENCIL))
       @pdf.move_down(4)
     end

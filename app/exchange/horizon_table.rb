@@ -9,6 +9,7 @@ module Exchange
     TOO_MANY = "The file has more than #{MOST_ROWS} rows. Take it in parts.".freeze
     SHOWN_ROWS = 5
     SEPARATORS = [",", ";", "\t", "|"].freeze
+    BOMS = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE", "\xEF\xBB\xBF".b => "UTF-8" }.freeze
     CM_PER = COLUMNS::DEPTH_UNITS
     DEPTHS = COLUMNS::DEPTHS
     LONGEST_NAME = 120
@@ -69,8 +70,6 @@ module Exchange
 
     private
 
-    BOMS = { "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE", "\xEF\xBB\xBF".b => "UTF-8" }.freeze
-
     # One encoding and one end of lines, whatever the spreadsheet wrote.
     def readable(text)
       bytes = text.b
@@ -102,7 +101,8 @@ module Exchange
     end
 
     def numbered(rows)
-      rows.map { |row| row.map { |cell| cell.to_s.strip } }.each.with_index(1).map { |row, number| [number, row] }.reject { |_, row| row.all?(&:empty?) }
+      stripped = rows.map { |row| row.map { |cell| cell.to_s.strip } }
+      stripped.each.with_index(1).map { |row, number| [number, row] }.reject { |_, row| row.all?(&:empty?) }
     end
 
     # A title above the headings fills one cell where the rows below fill more.
@@ -172,7 +172,8 @@ module Exchange
     def reported(cells)
       named = Grittle::Written.read(cells["texture"], system: cells["texture_system"])
       unless named
-        refuse("texture", "There is no texture class “#{cells['texture'][0, 40]}”#{" of #{cells['texture_system']}" if cells['texture_system']}. " \
+        system = cells["texture_system"]
+        refuse("texture", "There is no texture class “#{cells['texture'][0, 40]}”#{" of #{system}" if system}. " \
                           "Use a name such as SL, sandy loam, light clay, or moderately fine.")
       end
       SAID_OF.each do |name, most|

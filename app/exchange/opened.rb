@@ -85,7 +85,9 @@ module Exchange
     end
 
     def check_version(version)
-      refuse("This file was written as version “#{Grittle::Spoken.of(version)}”; this Grittle reads version #{VERSION}.") unless version == VERSION
+      return if version == VERSION
+
+      refuse("This file was written as version “#{Grittle::Spoken.of(version)}”; this Grittle reads version #{VERSION}.")
     end
 
     # A name for what has none, without any path.

@@ -48,7 +48,8 @@ module Exchange
     def texture(horizon) = horizon.class_given&.full_name
 
     def clay_percent(horizon)
-      said = horizon.speaks&.answers&.reverse&.find { |answer| answer.observation == "clay_estimate" }
+      answers = horizon.speaks ? horizon.speaks.answers.to_a : []
+      said = answers.reverse.find { |answer| answer.observation == "clay_estimate" }
       said&.value&.fetch("percent", nil)
     end
   end

@@ -50,8 +50,8 @@ module Exchange
       table("profiles", Profile, "Exposures, with the method of their readings",
             { "name" => :text, "kind" => :text, "note" => :text, **METHOD, "increments" => :json },
             refs: { "site_id" => "sites" }, described: "profile"),
-      table("horizons", Horizon, "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, clay_percent the clay " \
-                                 "that the hand wrote down: for people, computed anew",
+      table("horizons", Horizon, "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, " \
+                                 "clay_percent the clay that the hand wrote down: for people, computed anew",
             { "designation" => :text, "upper_cm" => :number, "lower_cm" => :number, "boundary" => :text, "moist_colour" => :text,
               "dry_colour" => :text, "removed_at" => :time, "texture" => :derived, "clay_percent" => :derived },
             refs: { "profile_id" => "profiles", "reported_reading_id" => "readings" }, described: "horizon",
@@ -67,7 +67,8 @@ module Exchange
       table("answers", Answer, "Observations as given, oldest first; the newest of a name stands, null takes it back",
             { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person }, refs: { "reading_id" => "readings" }),
       table("reported_classes", ReportedClass, "Classes of horizons that came without a reading, as somebody wrote them; the newest stands",
-            { **NAMED, "said" => :text, "person" => :text, "reported_on" => :text, "source" => :text, "added_at" => :time, "by" => :person },
+            { **NAMED, "said" => :text, "person" => :text, "reported_on" => :text, "source" => :text, "added_at" => :time,
+            "by" => :person },
             refs: { "horizon_id" => "horizons" }),
       table("photos", Photo, "Photographs; the pictures lie in photos/ under their digest",
             { "of" => :text, "of_id" => :integer, "digest" => :text, "media_type" => :text, "caption" => :text, "width" => :integer,
@@ -82,7 +83,8 @@ module Exchange
             { **NAMED, "override" => :flag, "reason" => :text, "rules_version" => :text, "result" => :json, "assigned_at" => :time,
               "pen" => :person }, refs: { "reading_id" => "readings" }),
       table("layer_changes", LayerChange, "How the layers of a profile were before each change, so that it can be undone",
-            { "label" => :text, "was" => :json, "made_at" => :time, "by" => :person, "undone_at" => :time, "undone_by" => :person }, refs: { "profile_id" => "profiles" }),
+            { "label" => :text, "was" => :json, "made_at" => :time, "by" => :person, "undone_at" => :time, "undone_by" => :person },
+            refs: { "profile_id" => "profiles" }),
       table("revisions", Revision, "The values that sites, profiles, horizons and samples had before they were changed",
             { "record_type" => :text, "record_id" => :integer, "was" => :json, "changed_at" => :time, "by" => :person })
     ].freeze

@@ -59,6 +59,12 @@ class Photo < Record
   # @return [Array<Photo>]
   def self.of(owner) = standing.where(of: OWNERS.key(owner.class.name), of_id: owner.id).order(:id)
 
+  # @param owners [Array<Record>] of one kind
+  # @return [Hash{Integer=>Array<Photo>}] by the owner's id
+  def self.of_each(owners)
+    owners.empty? ? {} : standing.where(of: OWNERS.key(owners.first.class.name), of_id: owners.map(&:id)).order(:id).group_by(&:of_id)
+  end
+
   # @return [String] media type, by what the file begins with and not by what it is called
   def self.kind_of(bytes)
     refuse("A photo has at most #{MOST_BYTES / 1024 / 1024} MB.") if bytes.bytesize > MOST_BYTES

@@ -66,16 +66,17 @@ class Reading < Record
   # @param marks [Hash{Symbol=>Object}] ruler, ribbon, second, click_px as Grittle::RibbonOnPhoto has them
   # @raise [Grittle::InvalidInput, Record::Stale]
   def add_measured_ribbon(version, photo:, marks:, **shape)
-    found = Reading.measure(marks)
+    found = Reading.measure(marks, size: [photo.width, photo.height])
     add_ribbon(version, entered: found.length_mm.round(1), unit: "mm", photo: photo, marks: marks,
                         reading_error_mm: found.error_mm.round(2), **shape)
   end
 
   # @param marks [Hash{Symbol=>Object}]
+  # @param size [Array<Integer>, nil] of the picture, px
   # @return [Grittle::RibbonOnPhoto]
-  def self.measure(marks)
+  def self.measure(marks, size: nil)
     rulers = %i[ruler second].to_h { |name| [name, marks[name]&.transform_keys(&:to_s)] }
-    Grittle::RibbonOnPhoto.new(**marks.slice(:ribbon, :click_px).compact, **rulers)
+    Grittle::RibbonOnPhoto.new(**marks.slice(:ribbon, :click_px).compact, **rulers, size: size)
   end
 
   # @raise [Grittle::InvalidInput, Record::Stale]
@@ -159,8 +160,9 @@ class Reading < Record
   end
 
   def keep_class(event)
-    assignments.create!(**ClassColumns.columns(Grittle::NamedClass.from(event["value"])), override: event["override"], reason: event["reason"],
-                                                                                          pen: pen, result: assessment.key.to_h, rules_version: Grittle::RULES_VERSION, assigned_at: @now)
+    given = ClassColumns.columns(Grittle::NamedClass.from(event["value"]))
+    assignments.create!(**given, override: event["override"], reason: event["reason"], pen: pen, result: assessment.key.to_h,
+                                 rules_version: Grittle::RULES_VERSION, assigned_at: @now)
     self.classed = true
   end
 

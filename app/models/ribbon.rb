@@ -17,7 +17,8 @@ class Ribbon < Record
   # @return [Array<Hash>] its making, and its taking back where nothing else stands for it, as Grittle::Record has them
   def events
     made = { "kind" => "ribbon", "at" => entered_at, "by" => pen_id, "id" => id, "length_mm" => length_mm.to_f, "ended" => ended,
-             "entered" => entered_length.to_f, "unit" => entered_unit, "corrects" => corrects_id, "carried_own_weight" => carried_own_weight, "made_at" => made_at,
+             "entered" => entered_length.to_f, "unit" => entered_unit, "corrects" => corrects_id,
+             "carried_own_weight" => carried_own_weight, "made_at" => made_at,
              "photo_id" => photo_id,
              **SHAPE.to_h { |name| [name, self[name]&.to_f] } }
     taken_back_at ? [made, { "kind" => "ribbon_back", "at" => taken_back_at, "by" => taken_back_by_id || pen_id, "id" => id }] : [made]

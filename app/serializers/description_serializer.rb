@@ -41,7 +41,7 @@ module DescriptionSerializer
   end
 
   # @return [Array<Hash>] schema Photo
-  def photos(owner) = Photo.of(owner).map { |photo| photo(photo) }
+  def photos(owner, found = Photo.of(owner)) = found.map { |photo| photo(photo) }
 
   # @param photo [Photo]
   # @return [Hash] schema Photo

@@ -8,8 +8,9 @@ module ProfileSerializer
   # @return [Hash] schema Profile
   def call(profile)
     down = profile.read_down
+    photos = Photo.of_each(profile.horizons)
     { **opening(profile), note: profile.note, described: profile.seen, contaminated: profile.site.seen["contamination"] == true,
-      horizons: profile.horizons.zip(down["horizons"]).map { |horizon, read| horizon(horizon, read) },
+      horizons: profile.horizons.zip(down["horizons"]).map { |horizon, read| horizon(horizon, read, photos[horizon.id] || []) },
       gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id, undo: undo(profile),
       **DescriptionSerializer.profile(profile, down) }
   end
@@ -43,12 +44,13 @@ module ProfileSerializer
   end
 
   # @param read [Hash{String=>Object}] what Grittle.read_down says of it
-  def horizon(horizon, read)
+  # @param photos [Array<Photo>]
+  def horizon(horizon, read, photos)
     speaking = horizon.readings.find { |reading| reading.id == read["speaks"] }
     { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary, described: horizon.seen,
       **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, named: read["named"], clay: read["clay"],
       own_clay: read["own_clay"], reported_class: reported(horizon), reading: speaking && ReadingSerializer.summary(speaking),
-      readings: DescriptionSerializer.readings(horizon, read), photos: DescriptionSerializer.photos(horizon) }
+      readings: DescriptionSerializer.readings(horizon, read), photos: DescriptionSerializer.photos(horizon, photos) }
   end
 
   # @return [Hash, nil] a class that came without a reading

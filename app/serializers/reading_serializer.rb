@@ -10,13 +10,20 @@ module ReadingSerializer
     assessment = reading.assessment
     {
       id: reading.id, version: reading.lock_version, label: reading.sample.label, step: reading.step,
-      method: reading.field_method.to_h, method_name: reading.field_method.name, hand: reading.hand&.name, pen: reading.pen&.name, started_at: reading.started_at.iso8601,
+      **made(reading),
       **place(reading), observations: reading.observations, superseded: reading.superseded, moisture: moisture(reading.record),
       ribbons: reading.record.ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessed(reading, assessment), ended_at: assessment.ended_at, **offers(reading, assessment), expected: expected(reading.record),
+      assessment: assessed(reading, assessment), ended_at: assessment.ended_at, **offers(reading, assessment),
+      expected: expected(reading.record),
       assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
       cautions: cautions(reading), photos: DescriptionSerializer.photos(reading)
     }
+  end
+
+  # @return [Hash] by which method, by whom and when
+  def made(reading)
+    { method: reading.field_method.to_h, method_name: reading.field_method.name, hand: reading.hand&.name, pen: reading.pen&.name,
+      started_at: reading.started_at.iso8601 }
   end
 
   # @return [Hash] schema Assessment, with the reason beside a contradiction that is kept
@@ -48,7 +55,10 @@ module ReadingSerializer
 
   # Suspected contamination is said at every step where hands touch the soil.
   # @return [Array<String>] names of cautions that this reading needs beside those of its steps
-  def cautions(reading) = reading.profile&.site&.seen&.fetch("contamination", nil) ? %w[contaminated] : []
+  def cautions(reading)
+    site = reading.profile&.site
+    site && site.seen["contamination"] ? %w[contaminated] : []
+  end
 
   # @return [Hash] schema ReadingSummary, from what is kept of it
   def summary(reading)

@@ -143,7 +143,7 @@ module Grittle
       found = triangle.classify(here)
       full = FullName.new(found, **name)
       { "system" => triangle.id, "code" => found.code, "name" => found.name, "full_name" => full.to_s, "full_code" => full.code,
-        "group" => found.group, "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
+        "group" => full.group, "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
         "distance" => triangle.distance_to_boundary(here).round(1), "near" => triangle.near(here).map(&:name),
         "composition" => here.to_h.transform_values { |part| part.round(1) }, "estimate" => estimate }
     end

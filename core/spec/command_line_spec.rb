@@ -36,12 +36,14 @@ RSpec.describe "bin/grittle" do
     "a row with too many fields" => ["sand,clay\n1,2,3\n40,20\n", /\A1,2,3,,"The row has 3 fields, the header has 2\."\n40,20,L,\n\z/, 1],
     "a row with too few" => ["id,sand,clay\n40,20\n", /\A40,20,,,"The row has 2 fields, the header has 3\."\n\z/, 1],
     "a stray quote" => ["n,sand,clay\n\"a,40,20\nb,40,20\n\"c\",40,20\n5\" pipe,40,20\nd,65,10\n",
-                        /\A"a,40,20,,"The row has a quote[^\n]+\nb,40,20,L,\n"c",40,20,L,\n5" pipe,40,20,,"The row[^\n]+\nd,65,10,SL,\n\z/, 1],
+                        /\A"a,40,20,,"The row has a quote[^\n]+\nb,40,20,L,\n"c",40,20,L,\n5" pipe,40,20,,"The row[^\n]+\nd,65,10,SL,\n\z/,
+                        1],
     "cells over two lines" => ["n,sand,clay\n\"a\nb\"\"\",40,20\n", "\"a\nb\"\"\",40,20,L,\n", 0],
     "bytes that are no UTF-8" => ["sand,clay,n\n40,20,b\xF6den\n", "40,20,b\xF6den,L,\n", 0],
     "carriage returns alone" => ["sand,clay\r40,20\r65,10\r", "40,20,L,\n65,10,SL,\n", 0],
     "both line ends" => ["sand,clay\r\n40,20\r\n", "40,20,L,\n", 0],
-    "a programmer's numbers" => ["sand,clay\n0x10,20\n1_0,20\n40.,20\n1e999,0\n", /\A0x10,20,,"Sand.*\n1_0,20,,"Sand.*\n40\.,20,L,\n1e999,0,,"Sand/, 1],
+    "a programmer's numbers" => ["sand,clay\n0x10,20\n1_0,20\n40.,20\n1e999,0\n",
+                                 /\A0x10,20,,"Sand.*\n1_0,20,,"Sand.*\n40\.,20,L,\n1e999,0,,"Sand/, 1],
     "semicolons and decimal commas" => ["Sand %;Clay (%)\n40,5;20\n", "40,5;20;L;\n", 0],
     "other spellings" => ["total_sand,silt_pct,Clay\n40,40,20\n", "40,40,20,L,\n", 0]
   }.each do |what, (input, expected, status)|
@@ -79,7 +81,8 @@ RSpec.describe "bin/grittle" do
   {
     ["assess", "{"] => /is not JSON/, ["assess", '{"wet_rub":"silky"}'] => /Use one of: very_gritty/,
     ["classify", "a,b\n"] => /needs at least two of the columns/,
-    ["classify", "sandiness,clay\n"] => /Rename “sandiness” to sand/, ["classify", "s\0a\0n\0d\0"] => /UTF-16/, ["classify --system mars", "sand,clay\n"] => /no system “mars”/,
+    ["classify", "sandiness,clay\n"] => /Rename “sandiness” to sand/, ["classify", "s\0a\0n\0d\0"] => /UTF-16/,
+    ["classify --system mars", "sand,clay\n"] => /no system “mars”/,
     ["classify /nowhere.csv", ""] => /No such file/, ["classify --fast", ""] => /invalid option/
   }.each do |(call, input), sentence|
     it "answers #{call} #{input.inspect} with one sentence and status 2" do

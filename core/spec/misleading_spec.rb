@@ -35,7 +35,8 @@ RSpec.describe Grittle do
     said = lambda { |curve|
       assessed(B.merge("ribbons" => ribbons(26), "wet_rub" => "neither", "grittiness" => "slight"), curve: curve)["evidence"]["beside_key"]
     }
-    expect(said["consensus"]["sentence"]).to eq "The key's limit is 25 mm; by the curve “Consensus” that is 21 % clay, and clay loams begin at 27."
+    expect(said["consensus"]["sentence"]).to eq "The key's limit is 25 mm; by the curve “Consensus” that is 21 % clay, " \
+                                                "and clay loams begin at 27."
     expect(said["cautious"]["sentence"]).to include("“Cautious” that is 10 % clay")
   end
 
@@ -63,7 +64,8 @@ RSpec.describe Grittle do
   it "names no organic soil “Sand”" do
     found = described_class.assess({ "ball_holds" => false, "moisture_rounds" => 1, "blind_spots" => ["organic"] })
     expect(found.to_h["keys"].flat_map { |key| key["outcomes"] }).to be_empty
-    expect(found.sentence).to eq "Marked as organic. Organic soil gets no texture class: call it peat, mucky peat or muck, or give a reason for a class."
+    expect(found.sentence).to eq "Marked as organic. Organic soil gets no texture class: call it peat, mucky peat or muck, " \
+                                 "or give a reason for a class."
   end
 
   it "says percentages that add up to 100" do

@@ -56,4 +56,12 @@ RSpec.describe Grittle::RibbonOnPhoto do
     scale = ->(error) { Grittle::RibbonSet.new([Grittle::Ribbon.new({ "length_mm" => 48, "reading_error_mm" => error }.compact)]).scale }
     expect([scale[0.5] < scale[nil], scale[2.0] == scale[nil], scale[6.0] > scale[nil]]).to all be true
   end
+
+  it "refuses marks far outside the picture, and takes one just beyond its edge" do
+    expect do
+      measured([[0, 50], [9000, 50]], size: [800, 600])
+    end.to raise_error(Grittle::InvalidInput, /outside the picture, which is 800 by 600/)
+    expect { measured([[0, -4000], [250, 50]], size: [800, 600]) }.to raise_error(Grittle::InvalidInput, /outside/)
+    expect(measured([[0, 50], [850, 50]], size: [800, 600]).length_mm).to be_within(0.01).of(170)
+  end
 end

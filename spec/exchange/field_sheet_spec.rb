@@ -28,7 +28,8 @@ RSpec.describe Exchange::FieldSheet do
 
   it "holds the table, the samples, what is read down the profile, and the cautions" do
     said = pages.join(" ")
-    expect(said).to include("pH 5.5, strongly acid", "crumb class 1 to 2 still possible, dispersive", "Meets the clay-increase test for a Bt",
+    expect(said).to include("pH 5.5, strongly acid", "crumb class 1 to 2 still possible, dispersive",
+                            "Meets the clay-increase test for a Bt",
                             "consistent with clay moved down")
     expect(said).to include("7.5YR 4/4, Few", "Hand texture is an estimate", "never enter an excavation")
     expect(pages.map { |page| page[/Page \d+ of \d+/] }).to eq(pages.each_index.map { |at| "Page #{at + 1} of #{pages.size}" })

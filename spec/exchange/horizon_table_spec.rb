@@ -13,7 +13,7 @@ RSpec.describe Exchange::HorizonTable do
     "with a title above" => "Survey of the slope,,,\n#{plain}", "with tabs" => plain.tr(",", "\t")
   }.each do |how, text|
     it("is read #{how}") do
-      expect(cells[read[text]]).to eq [%w[Horizon Top\ cm Bottom\ cm Texture], [%w[Ap 0 20 loam], ["Bt", "20", "60", "clay loam"]]]
+      expect(cells[read[text]]).to eq [["Horizon", "Top cm", "Bottom cm", "Texture"], [%w[Ap 0 20 loam], ["Bt", "20", "60", "clay loam"]]]
     end
   end
 

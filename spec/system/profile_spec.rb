@@ -24,7 +24,8 @@ RSpec.describe "A profile" do
       end
       type(:enter, :arrow_left, :arrow_left) unless row == rows.last
     end
-    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to under 20 %".chars, :arrow_right,
+    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to under 20 %".chars,
+         :arrow_right,
          *"grey".chars)
     type_with_control("s")
     expect(page).to have_text("4 horizons are saved.")

@@ -22,7 +22,8 @@ module CommandLine
     def initialize(input)
       @input = input.binmode
       @text = @input.read(SIZE).to_s
-      raise Grittle::Error, "The file is UTF-16. Save it as UTF-8, then try again." if @text.start_with?(*WIDE) || @text[0, SIZE].include?("\0")
+      wide = @text.start_with?(*WIDE) || @text.include?("\0")
+      raise Grittle::Error, "The file is UTF-16. Save it as UTF-8, then try again." if wide
 
       @text = @text.delete_prefix(BOM)
       @line_end = !@text.include?("\n") && @text.include?("\r") ? "\r" : "\n"
@@ -36,11 +37,11 @@ module CommandLine
     # @yieldparam text [String]
     # @yieldparam last [Boolean] whether nothing follows
     # @yieldreturn [Integer] bytes of a text with quotes that were used; the rest comes again with what follows
-    def each(&block)
+    def each(&)
       last = @text.empty? && @input.eof?
       until last
         last = @input.eof?
-        @text = @text.byteslice(used(last, &block)..)
+        @text = @text.byteslice(used(last, &)..)
         @text << @input.read(SIZE) unless last
       end
     end

@@ -8,7 +8,9 @@ module CommandLine
     PARTS = %i[sand silt clay].freeze
     PROBLEM_COLUMN = "texture_problem"
     # "Sand", "sand_pct", "Total clay (%)". [common practice: headers of laboratories' reports]
-    SPELLINGS = PARTS.to_h { |part| [part, /\A(?:total[ _-]*)?#{part}[ _-]*(?:content|total)?[ _-]*[(\[]?(?:%|percent|pct|perc|wt[ _-]?%)?[)\]]?\z/i] }
+    SPELLINGS = PARTS.to_h do |part|
+      [part, /\A(?:total[ _-]*)?#{part}[ _-]*(?:content|total)?[ _-]*[(\[]?(?:%|percent|pct|perc|wt[ _-]?%)?[)\]]?\z/i]
+    end
                      .freeze
     # As people write numbers; what only a programmer writes (0x10, 1_0) is none.
     NUMBER = /\A\s*[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?\s*\z/
@@ -89,7 +91,10 @@ module CommandLine
       numbers = @numbers
       tails = @tails.first.transform_values { |tail| tail + @row_end }
       decide = @triangles.first.decide
-      width, sand_at, silt_at, clay_at = @width, @sand, @silt, @clay
+      width = @width
+      sand_at = @sand
+      silt_at = @silt
+      clay_at = @clay
       text.each_line(@line_end, chomp: true) do |row|
         values = row.split(separator, -1)
         sand = numbers[values[sand_at]]
@@ -131,8 +136,11 @@ module CommandLine
       return row.split(@separator, -1) unless row.include?('"')
       return unless row.match?(/\A#{pattern}\z/n)
 
-      row.scan(/"((?:[^"]|"")*)"|([^"#{Regexp.escape(@separator)}]+)|(?<=\A|#{Regexp.escape(@separator)})(?=#{Regexp.escape(@separator)}|\z)/n)
-         .map { |inner, bare| inner ? inner.gsub('""', '"') : bare.to_s }
+      between = Regexp.escape(@separator)
+      row.scan(/"((?:[^"]|"")*)"|([^"#{between}]+)|(?<=\A|#{between})(?=#{between}|\z)/n)
+         .map do |inner, bare|
+        inner ? inner.gsub('""', '"') : bare.to_s
+      end
     end
 
     def columns(names)

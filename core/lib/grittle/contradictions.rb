@@ -95,7 +95,8 @@ module Grittle
       ],
       "very_fine_sand_feels_smooth" => [
         lambda { |e|
-          e.said?("wet_rub", "very_smooth") && (e.said?("decanted_sand", "most") || (e.said?("sand_grade", "very_fine") && e.said?("decanted_sand", "some", nil)))
+          very_fine = e.said?("sand_grade", "very_fine") && e.said?("decanted_sand", "some", nil)
+          e.said?("wet_rub", "very_smooth") && (very_fine || e.said?("decanted_sand", "most"))
         },
         "It rubs very smooth, yet it is sand: very fine sand feels smooth. Let the cloudy water run off and look.",
         %w[decanted_sand wet_rub], "What stays is very fine sand; what runs off cloudy is silt."

@@ -53,6 +53,10 @@ module Grittle
       [degree_word, fragment_word, @position, graded_name].reject { |word| word.to_s.empty? }.join(" ")
     end
 
+    # @return [String] the management group; very fine sandy loam is the one name whose grade moves it.
+    #   [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3]
+    def group = @class.code == "SL" && @grade == GRADES["very_fine"] ? "medium" : @class.group
+
     # @return [String] such as "GR-FSL" or "CL+"
     def code
       return FRAGMENT_CODES[@size] if fragments_alone?

@@ -18,6 +18,8 @@ module Grittle
     FAR_RULER = 1.5
     # mm between the marks on the ruler.
     RULER_MM = (5..1000)
+    # Share of the picture's sides by which a mark may miss it: an end that the frame cuts off is guessed at. [our own]
+    OUTSIDE = 0.1
     PLANE = "The ruler must lie beside the ribbon, at the same height: 1 cm nearer to a camera at 30 cm reads 3 % longer."
 
     attr_reader :length_mm, :error_mm, :warnings
@@ -26,9 +28,11 @@ module Grittle
     # @param ribbon [Array<Array<Numeric>>] two points or more
     # @param second [Hash, nil] a second ruler, or another part of it
     # @param click_px [Numeric] in pixels of the picture
+    # @param size [Array<Integer>, nil] width and height of the picture, px, where it is known
     # @raise [InvalidInput]
-    def initialize(ruler:, ribbon:, second: nil, click_px: CLICK_PX)
+    def initialize(ruler:, ribbon:, second: nil, click_px: CLICK_PX, size: nil)
       check(ruler, ribbon, second)
+      check_inside([*ruler["points"], *second&.fetch("points"), *ribbon], *size) if size
       @ribbon = ribbon
       @scales = [ruler, second].compact.map { |one| one["mm"] / distance(*one["points"]) }
       @scale = @scales.sum / @scales.size
@@ -55,6 +59,13 @@ module Grittle
         refuse(pointer, "The two marks of the ruler lie on one another.") if distance(*one["points"]) < 1
       end
       refuse("/ribbon", "Two marks of the ribbon lie on one another.") if ribbon.each_cons(2).any? { |from, to| distance(from, to) < 0.5 }
+    end
+
+    def check_inside(points, width, height)
+      inside = points.all? do |x, y|
+        x.between?(-OUTSIDE * width, (1 + OUTSIDE) * width) && y.between?(-OUTSIDE * height, (1 + OUTSIDE) * height)
+      end
+      refuse("/ribbon", "A mark lies outside the picture, which is #{width} by #{height} pixels. Mark it again.") unless inside
     end
 
     def distance(from, to) = Math.hypot(to[0] - from[0], to[1] - from[1])

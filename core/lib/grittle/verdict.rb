@@ -35,7 +35,8 @@ module Grittle
       margins = given ? given.margins : assessment.estimate.margins
       shares = given ? given.shares : assessment.estimate.shares
       mean = margins.moments.transform_values { |part, _| part.round(1) }
-      { "clay" => { "mean" => mean["clay"], "range" => margins.clay_range, "given" => !given.nil?, "uniform" => given ? given.uniform? : false },
+      { "clay" => { "mean" => mean["clay"], "range" => margins.clay_range, "given" => !given.nil?,
+      "uniform" => given ? given.uniform? : false },
         "mean" => mean, "shares" => margins.along[Evidence::CLAY].map { |share| share.round(DECIMALS) }, "groups" => groups(shares) }
     end
 

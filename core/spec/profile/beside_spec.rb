@@ -3,7 +3,8 @@
 RSpec.describe Grittle::Profile::Beside do
   def layer(name, from, to, code, clay, colour: "10YR 4/4", stones: nil)
     Grittle::Profile::Described.new(designation: name, depths: Grittle::Profile::DepthRange.new(from, to), clay: clay,
-                                    colour: Grittle::Profile::Munsell.new(colour), named: Grittle::NamedClass.new(system: "usda", code: code),
+                                    colour: Grittle::Profile::Munsell.new(colour), named: Grittle::NamedClass.new(system: "usda",
+                                                                                                                  code: code),
                                     seen: { "fragments_percent" => stones }.compact)
   end
 

@@ -14,7 +14,8 @@ RSpec.describe Grittle::Profile do
     ["B", "10YR 5/1"] => "sure", ["B", "10YR 6/2"] => "sure", ["B", "10YR 5/2"] => "possible", ["B", "10YR 4/1"] => "possible",
     ["B", "10YR 4/2", { rusty: true }] => "sure", ["E", "10YR 6/2"] => "possible", ["Ae", "10YR 6/1", { rusty: true }] => "sure",
     ["Ck", "10YR 7/1"] => "possible", ["B", "10YR 7/1", { calcareous: true }] => "possible", ["A", "10YR 4/2"] => "nothing",
-    ["Ap", "10YR 6/1"] => "nothing", ["Ap", "10YR 4/1", { rusty: true }] => "sure", ["B", "10YR 3/1"] => "nothing", ["O", "10YR 6/1"] => "nothing",
+    ["Ap", "10YR 6/1"] => "nothing", ["Ap", "10YR 4/1", { rusty: true }] => "sure", ["B", "10YR 3/1"] => "nothing",
+    ["O", "10YR 6/1"] => "nothing",
     ["C", "10YR 6/1", { inherited: true }] => "nothing", ["B", "10YR 5/3"] => "nothing"
   }.each do |(name, colour, more), says|
     it "reads #{says} from #{name} #{colour} #{more}" do
@@ -118,10 +119,9 @@ RSpec.describe Grittle::Profile do
   it "leaves open what a boundary or another material leave open of a clay increase" do
     layers = lambda { |boundary, other|
       [[20, boundary, nil], [35, nil, other]].each_with_index.map do |(clay, cm, material), at|
-        described_class::Contrast::Layer.new(designation: %w[A B][at], depths: described_class::DepthRange.new(at * 30, (at + 1) * 30),
-                                             boundary: cm, clay: Array.new(101) do |percent|
-                                                             percent == clay ? 1.0 : 0.0
-                                                           end, other_material: material)
+        shares = Array.new(101) { |percent| percent == clay ? 1.0 : 0.0 }
+        depths = described_class::DepthRange.new(at * 30, (at + 1) * 30)
+        described_class::Contrast::Layer.new(designation: %w[A B][at], depths: depths, boundary: cm, clay: shares, other_material: material)
       end
     }
     said = ->(*facts) { described_class::Contrast.new(*layers[*facts]).tests.first["sentence"] }

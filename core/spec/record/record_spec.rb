@@ -105,7 +105,8 @@ RSpec.describe Grittle::Record do
 
   {
     [:answer, { "ribbons" => [] }] => /step by step/, [:answer, { "shine" => "blinding" }] => /no answer to shine/,
-    [:ribbon, { entered: 12, unit: "in" }] => "A ribbon is 0 to 11.81 in long, not 12.", [:ribbon, { entered: 30, unit: "ell" }] => /no unit “ell”/,
+    [:ribbon, { entered: 12, unit: "in" }] => "A ribbon is 0 to 11.81 in long, not 12.", [:ribbon, { entered: 30,
+    unit: "ell" }] => /no unit “ell”/,
     [:ribbon, { entered: 30, unit: "mm", thickness_mm: 40 }] => /mm thick, not 40/
   }.each do |(what, given), sentence|
     it("refuses #{what} #{given}") { expect { record([what, given]) }.to refuse_with(Grittle::InvalidInput, sentence) }

@@ -19,7 +19,7 @@ RSpec.describe "The triangles of other systems" do
     net = [0.1, 7.3, 12.7].product([0.3, 1.9]).flat_map do |offset, step|
       (0..((100 - offset) / step)).flat_map do |at|
         clay = (offset + (at * step)).round(9)
-        [clay * 1.5, clay * 2].zip([15, 30]).map { |part, line| (line - part).round(9) }.select { |silt| silt.between?(0, 100 - clay) }
+        [clay * 1.5, clay * 2].zip([15, 30]).map { |part, line| (line - part).round(9) }.grep(0..(100 - clay))
                               .map { |silt| [(100 - clay - silt).round(9), silt, clay] } +
           (0..9).map { |tenth| [((100 - clay) * tenth / 10.0).round(9), clay] }.map { |sand, c| [sand, (100 - c - sand).round(9), c] }
       end

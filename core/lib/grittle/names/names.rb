@@ -68,7 +68,8 @@ module Grittle
           whole = classes.find { |one| one.code == plain }
           region = whole.region.where(strict: sign.negative?) { |_, clay| sign * (clay - FIGURES["poor_under"]) }
           low, high = whole.clay
-          Name.new(system: whole.system, code: code, name: "#{whole.name}, #{said}", kind: :region, family: :halves, plain: plain, region: region,
+          Name.new(system: whole.system, code: code, name: "#{whole.name}, #{said}", kind: :region, family: :halves, plain: plain,
+                   region: region,
                    clay: sign.negative? ? [low, FIGURES["poor_under"]] : [FIGURES["poor_under"], high])
         end
       end
@@ -86,7 +87,8 @@ module Grittle
 
       def grades
         Keys::FieldGrades::GRADES.map do |code, (said, clay)|
-          Name.new(system: Keys::FieldGrades::SYSTEM, code: code, name: said, kind: :grade, family: :grades, region: grade_region(code, clay),
+          Name.new(system: Keys::FieldGrades::SYSTEM, code: code, name: said, kind: :grade, family: :grades, region: grade_region(code,
+                                                                                                                                  clay),
                    clay: clay&.minmax)
         end
       end

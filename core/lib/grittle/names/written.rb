@@ -6,7 +6,8 @@ module Grittle
   module Written
     # Words by which people call the systems.
     SYSTEMS = { "usda" => %w[usda us soiltaxonomy], "canada" => %w[canada canadian cssc], "fao_wrb" => %w[fao wrb faowrb international],
-                "uk" => %w[uk england ssew british unitedkingdom], "australia" => %w[australia australian fieldgrade fieldgrades fieldtexturegrade],
+                "uk" => %w[uk england ssew british unitedkingdom],
+                "australia" => %w[australia australian fieldgrade fieldgrades fieldtexturegrade],
                 "organic" => %w[organic] }.freeze
     # Where no system is said, the first that has the name.
     ORDER = %w[usda australia uk canada fao_wrb organic].freeze

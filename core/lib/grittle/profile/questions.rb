@@ -31,8 +31,8 @@ module Grittle
           count = one.first.apart(other.first)
           next if count.nil? || count < NamedClass::FAR
 
-          question("readings_apart", designation, depth_cm,
-                   "Two readings of #{designation} are #{NamedClass.say_apart(count)} (#{one.last}; #{other.last}): were they the same soil?")
+          apart = "#{NamedClass.say_apart(count)} (#{one.last}; #{other.last})"
+          question("readings_apart", designation, depth_cm, "Two readings of #{designation} are #{apart}: were they the same soil?")
         end
       end
 

@@ -33,6 +33,14 @@ module Grittle
           "sandwiches" => perching.sandwiches, "wetness" => Wetness.new(described).to_h, "form" => form, "questions" => questions(changes) }
       end
 
+      # The reading that speaks for a horizon, of soil that lay there: the reported one, else the newest with a class, else the newest.
+      # @param readings [Array<Hash>] oldest first
+      # @return [Hash, nil]
+      def self.speaking(readings)
+        whole = readings.reject { |reading| reading["disturbed"] }
+        whole.find { |reading| reading["reported"] } || whole.reverse.find { |reading| reading["named"] } || whole.last
+      end
+
       # @return [Array] a name and its horizons, for Beside
       def for_comparison = [@name, described]
 
@@ -45,16 +53,9 @@ module Grittle
         speaks = ReadDown.speaking(readings)
         reported = named(horizon["reported_class"])
         verdict = speaks ? verdict_of(speaks) : (Verdict.of_class(reported) if reported)
-        Layer.new(described: seen(horizon, speaks ? speaks["named"] : reported, verdict), verdict: verdict, reading: speaks, readings: readings,
+        Layer.new(described: seen(horizon, speaks ? speaks["named"] : reported, verdict), verdict: verdict, reading: speaks,
+                  readings: readings,
                   reported: reported)
-      end
-
-      # The reading that speaks for a horizon, of soil that lay there: the reported one, else the newest with a class, else the newest.
-      # @param readings [Array<Hash>] oldest first
-      # @return [Hash, nil]
-      def self.speaking(readings)
-        whole = readings.reject { |reading| reading["disturbed"] }
-        whole.find { |reading| reading["reported"] } || whole.reverse.find { |reading| reading["named"] } || whole.last
       end
 
       def seen(horizon, named, verdict)
@@ -72,8 +73,10 @@ module Grittle
       end
 
       def horizon(layer)
-        { "designation" => layer.described.designation, "upper_cm" => layer.described.depths.upper, "lower_cm" => layer.described.depths.lower,
-          "named" => layer.described.named&.describe, "speaks" => layer.reading&.fetch("id"), "own_clay" => layer.verdict&.fetch("own_clay", nil),
+        { "designation" => layer.described.designation, "upper_cm" => layer.described.depths.upper,
+        "lower_cm" => layer.described.depths.lower,
+          "named" => layer.described.named&.describe, "speaks" => layer.reading&.fetch("id"),
+          "own_clay" => layer.verdict&.fetch("own_clay", nil),
           "clay" => layer.verdict&.fetch("clay"), "readings" => readings(layer) }
       end
 

@@ -27,12 +27,11 @@ module Grittle
         # @return [String] "sure", "possible" or "nothing"
         def matrix(designation, colour, rusty: false, calcareous: false, inherited: false)
           return "nothing" if colour.nil? || inherited || designation.match?(/\A\d?O/) || !colour.wet?
-          return "sure" if colour.gley?
+          return "sure" if colour.gley? || rusty
+          return "possible" if designation.match?(LEACHED) || designation.match?(LIMY) || calcareous
+          return "nothing" if designation.match?(TOPSOIL)
 
-          if designation.match?(LEACHED) || designation.match?(LIMY) || calcareous then rusty ? "sure" : "possible"
-          elsif designation.match?(TOPSOIL) then rusty ? "sure" : "nothing"
-          else depleted?(colour) || rusty ? "sure" : "possible"
-          end
+          depleted?(colour) ? "sure" : "possible"
         end
 
         # Grey enough to speak without mottles.

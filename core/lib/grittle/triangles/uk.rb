@@ -24,7 +24,8 @@ module Grittle
           if s >= 50 then "SCL"
           else s >= 20 ? "CL" : "ZCL"
           end
-        else z >= 45 ? "ZC" : "C"
+        else
+          z >= 45 ? "ZC" : "C"
         end
       },
       rules: {
