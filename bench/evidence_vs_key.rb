@@ -2,12 +2,14 @@
 
 # Key and estimate on the same simulated answers: how often each names the class that was drawn, or one beside it; which
 # classes they tell apart differently; and how many tests it takes until the estimate is settled when the suggestions are
-# followed, against a fixed order. Minutes, not seconds:
-#   ruby bench/evidence_vs_key.rb [samples]
+# followed, against a fixed order. Then both on hands that are not as the model thinks: how often the 80 % region holds the truth,
+# how often the first class is right, and what the shares are worth by Brier and by log score. Minutes, not seconds:
+#   ruby bench/evidence_vs_key.rb [samples] [samples a hand]
 
 require_relative "../core/lib/grittle"
 
 SAMPLES = Integer(ARGV.first || 3000)
+A_HAND = Integer(ARGV[1] || 750)
 SEED = 20_261
 USDA = Grittle::Triangles::USDA
 TESTS = Grittle::Evidence::Simulator::USUAL
@@ -87,4 +89,50 @@ ways.each do |name, way|
   settled = results.select(&:last)
   puts "| #{name} | #{percent(settled.count { |count, _| count.zero? }, SAMPLES)} | #{percent(settled.size, SAMPLES)} | " \
        "#{(results.sum(&:first).to_f / SAMPLES).round(1)} | #{(taken.sum.to_f / SAMPLES).round} |"
+end
+
+# Hands by what they do otherwise than the model thinks; a bias drawn anew for every sample is a person of its own. [our own]
+own_bias = ->(draw) { { clay: 4 * draw.call, sand: 5 * draw.call } }
+HANDS = {
+  "as the model, answers independent" => { shared: 0.0 },
+  "tests of a group correlated 1/3" => {},
+  "a bias of its own (sd 4 clay, 5 sand), noise x 1.3" => { bias: own_bias, noise: 1.3 },
+  "correlated, 10 % of the answers wrong" => { wrong: 0.1 },
+  "clay + 6 %, noise x 2" => { shared: 0.0, bias: { clay: 6 }, noise: 2.0 },
+  "clay + 6 %, noise x 2, correlated" => { bias: { clay: 6 }, noise: 2.0 }
+}.freeze
+# The least share that a log score counts with: a key says nothing of the classes that it leaves out.
+LEAST = 0.01
+
+# Shares of the classes => what they are worth where +truth+ is the class: Brier's score, and the log in bits, less is better.
+def worth(shares, truth)
+  brier = USDA.classes.keys.sum { |code| (shares.fetch(code, 0.0) - (code == truth ? 1 : 0))**2 }
+  [shares.max_by(&:last)&.first == truth ? 1 : 0, brier, -Math.log2([shares.fetch(truth, 0.0), LEAST].max)]
+end
+
+puts "", "#{A_HAND} samples a hand, even over the triangle:", "",
+     "| hand | region holds | key: right | Brier | log score | estimate: right | Brier | log score |", "|---#{'|---' * 7}|"
+HANDS.each do |name, how|
+  draws = Random.new(SEED + 1)
+  deviate = -> { Math.sqrt(-2 * Math.log(1 - draws.rand)) * Math.cos(2 * Math::PI * draws.rand) }
+  held = 0
+  sums = Array.new(2) { [0, 0, 0] }
+  count = 0
+  A_HAND.times do |number|
+    cell = draws.rand(Grittle::Evidence::Grid::SIZE)
+    sand, silt, clay = Grittle::Evidence::Grid::CELLS[cell]
+    truth = USDA.code(sand, silt, clay)
+    bias = how[:bias].respond_to?(:call) ? how[:bias].call(deviate) : how.fetch(:bias, {})
+    hand = Grittle::Evidence::Simulator.new(SEED + number, **how, bias: bias)
+    found = Grittle.assess(hand.feel(Grittle::Composition.new(sand: sand, clay: clay), tests: TESTS), evidence: "none")
+    next if found.key.outcomes.empty?
+
+    count += 1
+    held += 1 if found.estimate.holds?(cell)
+    [found.key.outcomes.to_h, found.estimate.classes].each_with_index do |shares, who|
+      sums[who] = sums[who].zip(worth(shares, truth)).map(&:sum)
+    end
+  end
+  means = sums.map { |right, brier, bits| [percent(right, count), (brier / count).round(2), (bits / count).round(2)] }
+  puts "| #{name} | #{percent(held, count)} | #{means.flatten.join(' | ')} |"
 end
