@@ -49,15 +49,23 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
  * @throws {Unreachable} when there is no answer
  */
 export async function sendFile<T>(path: string, file: Blob): Promise<T> {
-  let response: Response
-  try {
-    response = await fetch(path, { method: 'POST', headers: { 'Idempotency-Key': newKey(), 'Content-Type': 'application/octet-stream' }, body: file })
-  } catch {
-    throw new Unreachable()
+  const headers = { 'Idempotency-Key': newKey(), 'Content-Type': 'application/octet-stream' }
+  for (let tries = 1; ; tries += 1) {
+    let response: Response
+    try {
+      response = await fetch(path, { method: 'POST', headers, body: file })
+    } catch {
+      throw new Unreachable()
+    }
+    if (response.ok) return (await response.json()) as T
+    // Busy with others' files: the server says when to come back.
+    const seconds = Number(response.headers?.get('retry-after') ?? 0)
+    if (response.status !== 503 || !seconds || tries === MOST_TRIES) throw new ApiProblem(await problemOf(response))
+    await new Promise((over) => setTimeout(over, seconds * 1000))
   }
-  if (response.ok) return (await response.json()) as T
-  throw new ApiProblem(await problemOf(response))
 }
+
+const MOST_TRIES = 6
 
 async function problemOf(response: Response): Promise<ProblemBody> {
   try {

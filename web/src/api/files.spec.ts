@@ -20,3 +20,15 @@ it('says what the server refused of it, and when nobody answers', async () => {
   vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('failed')))
   expect(await sendFile('/api/photos', new Blob([])).catch((caught: unknown) => caught)).toBeInstanceOf(Unreachable)
 })
+
+it('comes back when the server is busy with other files, under the same key', async () => {
+  vi.useFakeTimers()
+  const busy = { ok: false, status: 503, headers: new Headers({ 'retry-after': '5' }), json: () => Promise.resolve({}) }
+  vi.stubGlobal('fetch', vi.fn().mockResolvedValueOnce(busy).mockResolvedValue({ ok: true, status: 201, json: () => Promise.resolve({ id: 'a' }) }))
+  const sent = sendFile('/api/photos', new Blob(['x']))
+  await vi.advanceTimersByTimeAsync(5000)
+  expect(await sent).toEqual({ id: 'a' })
+  const keys = vi.mocked(fetch).mock.calls.map(([, options]) => (options!.headers as Record<string, string>)['Idempotency-Key'])
+  expect(keys[0]).toBe(keys[1])
+  vi.useRealTimers()
+})
