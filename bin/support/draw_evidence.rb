@@ -12,6 +12,8 @@ STAGES = [
   ["and neither stands out", { "wet_rub" => "neither" }],
   ["and sticky, no resistance", { "stickiness" => "moderately", "shear_resistance" => "none" }]
 ].freeze
+# Corners of the triangle as sand and clay.
+WHOLE = [[100, 0], [0, 0], [0, 100]].freeze
 SIDE = 210
 HEIGHT = SIDE * Math.sqrt(3) / 2
 GAP = 24
@@ -37,7 +39,7 @@ panels = STAGES.each_with_index.map do |(words, answers), place|
   code, share = estimate.classes.first
   name = Grittle::Triangles::USDA[code].name
   <<~SVG
-    <clipPath id="whole-#{place}"><polygon points="#{outline(left, Grittle::Regions::WHOLE)}"/></clipPath>
+    <clipPath id="whole-#{place}"><polygon points="#{outline(left, WHOLE)}"/></clipPath>
     <path clip-path="url(#whole-#{place})" fill="#4d6353" fill-opacity="0.55" d="#{estimate.runs.map { |run| bar(left, *run) }.join}"/>
     <g fill="none" stroke="#1e1812" stroke-width="0.8">#{classes}</g>
     <text x="#{left}" y="#{(TOP + HEIGHT + 26).round}" font-weight="700">#{words}</text>

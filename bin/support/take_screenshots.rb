@@ -25,7 +25,8 @@ def api(path)
   end
 end
 
-profiles = api("sites")["sites"].flat_map { |site| site["profiles"] }.to_h { |profile| [profile["name"], profile] }
+listed = api("sites")["sites"].flat_map { |site| site["profiles"] }
+profiles = listed.to_h { |profile| [profile["name"], api("profiles/#{profile['id']}")] }
 horizon = ->(profile, name) { profiles.fetch(profile)["horizons"].find { |layer| layer["designation"] == name }["reading"]["id"] }
 section = "/profiles/#{profiles.fetch('Sallow 1')['id']}"
 ribbon = "/readings/#{horizon['Tare 2', 'Bt1']}"

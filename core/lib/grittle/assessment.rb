@@ -171,7 +171,12 @@ module Grittle
       outcomes = result.outcomes.zip(percents(result)).map do |(code, weight), percent|
         { "code" => code, "name" => Names.fetch(result.system, code).name, "weight" => weight.round(3), "percent" => percent }
       end
-      result.to_h.merge("name" => Keys[result.key]::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
+      whole = result.to_h.merge("name" => Keys[result.key]::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
+      whole["tiers"] ? whole.merge("tiers" => with_percents(whole["tiers"])) : whole
+    end
+
+    def with_percents(tiers)
+      tiers.zip(Percents.of(tiers.map { |tier| tier["odds"] })).map { |tier, percent| tier.merge("percent" => percent) }
     end
 
     def percents(result) = Percents.of(result.outcomes.map(&:last))
@@ -201,10 +206,7 @@ module Grittle
     def tier_odds
       return [] unless set
 
-      odds = @walk.tiers.odds(set)
-      odds.keys.zip(odds.values, Percents.of(odds.values)).map do |tier, share, percent|
-        { "tier" => tier, "odds" => share.round(3), "percent" => percent }
-      end
+      with_percents(@walk.tiers.odds(set).map { |tier, share| { "tier" => tier, "odds" => share.round(3) } })
     end
 
     # What each limit set of the flow key says of the same observations.
