@@ -14,8 +14,6 @@ class Reading < Record
   include Methodical
 
   STEPS = Grittle::Tests::Steps::ALL
-  # Everything that a record is made of.
-  WHOLE = %i[answers ribbons assignments].freeze
 
   # @param horizon [Horizon, nil] nil, without a sample, begins a quick reading
   # @param sample [Sample, nil] one that was taken before
@@ -117,6 +115,7 @@ class Reading < Record
 
   private
 
+  # Rows that are added stand in what was loaded, so nothing is loaded twice for one change.
   def events
     [*answers.map(&:event), *ribbons.flat_map(&:events), *assignments.map(&:event)].sort_by.with_index { |event, at| [event["at"], at] }
   end
@@ -128,7 +127,6 @@ class Reading < Record
 
       @now = Time.now.utc.round(6)
       yield
-      WHOLE.each { |name| association(name).reset }
       self.updated_at = @now # moves the version on, also when only a row was added
       save!
     end
@@ -138,21 +136,23 @@ class Reading < Record
   # Keeps what the core says has happened.
   def add(events, **more)
     events.each { |event| keep(event, **more) }
-    WHOLE.each { |name| association(name).reset }
     @records = nil
   end
 
   def keep(event, photo: nil, marks: nil)
     case event["kind"]
     when "ribbon" then keep_ribbon(event, photo, marks)
-    when "ribbon_back" then ribbons.find(event["id"]).update!(taken_back_at: @now, taken_back_by: pen)
+    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen)
     when "class" then keep_class(event)
     else answers.create!(observation: Answer.name_of(event), value: event["value"], pen: pen, given_at: @now)
     end
   end
 
+  # The ribbon as it was loaded, so that what is changed of it is seen without loading all again.
+  def made(id) = ribbons.to_a.find { |ribbon| ribbon.id == id }
+
   def keep_ribbon(event, photo, marks)
-    earlier = event["corrects"] && ribbons.find(event["corrects"])
+    earlier = event["corrects"] && made(event["corrects"])
     earlier&.update!(taken_back_at: @now, taken_back_by: pen)
     ribbons.create!(length_mm: event["length_mm"], entered_length: event["entered"], entered_unit: event["unit"], corrects: earlier,
                     made_at: earlier&.made_at || @now, entered_at: @now, pen: pen, photo: photo, marks: marks,

@@ -73,7 +73,7 @@ module Routes
     # The records a path speaks of.
     module Finders
       def kept(status = 200) = written("/api/readings/#{reading.id}", ReadingSerializer.call(reading), status)
-      def reading = @reading ||= fieldbook.readings.preload(*Reading::WHOLE).find(params[:id])
+      def reading = @reading ||= fieldbook.readings.find(params[:id])
       def ribbon = @ribbon ||= reading.ribbons.standing.find(params[:ribbon_id])
     end
   end
