@@ -13,6 +13,7 @@ module Prepare
   def self.run(demo: true)
     Database.connect
     Database.migrate
+    SearchTerm.catch_up
     KeptResponse.sweep
     return if !demo || Site.exists? || Reading.exists?
 

@@ -11,13 +11,12 @@ module Exchange
 
     module_function
 
+    # @param value [Object] of a row; what is JSON is its text
     # @return [String, Numeric, nil]
     def write(value, column)
       case value
-      when nil then nil
-      when Hash, Array then JSON.generate(value)
       when true, false then value.to_s
-      when String then column.kind == :json ? JSON.generate(value) : guard(value)
+      when String then column.kind == :json ? value : guard(value)
       else value
       end
     end

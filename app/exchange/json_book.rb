@@ -15,15 +15,11 @@ module Exchange
     end
 
     # @yieldparam piece [String]
-    def each
+    def each(&)
       yield %({"format":"#{FORMAT}","version":"#{VERSION}","rules_version":"#{Grittle::RULES_VERSION}")
       Tables::ALL.each do |table|
         yield %(,\n"#{table.name}":[)
-        opening = "\n"
-        Rows.new(table, @scope.relation(table)).each do |row|
-          yield opening + JSON.generate(table.name == "photos" ? row.merge("data" => picture(row)) : row)
-          opening = ",\n"
-        end
+        lines(table, &)
         yield "]"
       end
       yield "}\n"
@@ -53,8 +49,30 @@ module Exchange
 
     private
 
-    def picture(row)
-      path = Photo.find(row["id"]).path
+    # Many lines go out as one piece.
+    PIECE = 16_384
+    private_constant :PIECE
+
+    def lines(table)
+      openings = table.columns.map { |column| "#{JSON.generate(column.name)}:" }
+      json = table.columns.map { |column| column.kind == :json }
+      piece = +""
+      between = "\n{"
+      Rows.new(table, @scope.relation(table)).each_values do |values|
+        piece << between << values.each_index.map { |i| openings[i] + (json[i] && values[i] || JSON.generate(values[i])) }.join(",")
+        piece << %(,"data":) << JSON.generate(picture(values.first)) if table.name == "photos"
+        piece << "}"
+        between = ",\n{"
+        next if piece.bytesize < PIECE
+
+        yield piece
+        piece = +""
+      end
+      yield piece unless piece.empty?
+    end
+
+    def picture(id)
+      path = Photo.find(id).path
       File.file?(path) ? Base64.strict_encode64(File.binread(path)) : nil
     end
   end

@@ -1,56 +1,97 @@
 # frozen_string_literal: true
 
+require "json"
 require "time"
 
 module Exchange
-  # Records as rows of a table, batch by batch, so that memory stays flat however many there are.
+  # What is kept of a table as rows of its columns, batch by batch, so that memory stays flat however many there are; read past the
+  # models, which would take most of the time.
   class Rows
-    BATCH = 500
-    WITH = { "horizons" => [{ speaks: :answers }], "assignments" => [], "reported_classes" => [] }.freeze
+    BATCH = 1000
+    # Columns of the database that a derived column needs.
+    DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id" }.freeze
+    SOURCES = { field: ->(_) { "described" }, person: ->(column) { "#{column.name}_id" },
+                derived: ->(column) { DERIVED_FROM.fetch(column.name) } }.freeze
 
     # @param table [Table]
     # @param relation [ActiveRecord::Relation]
     def initialize(table, relation)
       @table = table
-      @relation = relation.includes(WITH.fetch(table.name, []))
-      @people = {}
+      @relation = relation
+      @sources = ["id", *table.columns.map { |column| source(column) }].uniq
+      @at = table.columns.map { |column| @sources.index(source(column)) }
+      @names = {}
     end
 
     # @yieldparam row [Hash{String=>Object}]
     def each
       return enum_for(:each) unless block_given?
 
-      @relation.find_each(batch_size: BATCH) { |record| yield row(record) }
+      names = @table.columns.map(&:name)
+      each_values { |values| yield names.zip(parsed(values)).to_h }
+    end
+
+    # @yieldparam values [Array] in the order of the table's columns; what is JSON is its text
+    def each_values
+      last = 0
+      loop do
+        batch = read(last)
+        learn(batch)
+        batch.each { |kept| yield values(kept) }
+        break if batch.size < BATCH
+
+        last = batch.last.first
+      end
     end
 
     private
 
-    def row(record)
-      row = @table.columns.to_h { |column| [column.name, value(record, column)] }
-      @table.name == "revisions" ? row.merge("was" => Traces.outward(row["was"])) : row
+    def source(column) = SOURCES.fetch(column.kind, :name.to_proc).call(column)
+
+    def read(after)
+      model = @table.model
+      columns = @sources.map { |name| model.connection.quote_column_name(name) }.join(", ")
+      rows = @relation.unscope(:order).where(id: (after + 1)..).order(:id).limit(BATCH).select(columns)
+      model.connection.select_rows(rows.to_sql)
     end
 
-    def value(record, column)
-      case column.kind
-      when :field then record.seen[column.name]
-      when :person then person(record["#{column.name}_id"])
-      when :time then record[column.name]&.iso8601(6)
-      when :number then plain(record[column.name])
-      when :derived then send(column.name, record)
-      else record[column.name]
+    # What derived columns and people need, for a whole batch at once.
+    def learn(batch)
+      at = @sources.index("speaks_id") or return
+      said = Answer.where(reading_id: batch.filter_map { |kept| kept[at] }, observation: "clay_estimate").order(:id)
+      @clay = said.pluck(:reading_id, :value).to_h
+    end
+
+    def values(kept)
+      described = nil
+      @table.columns.each_with_index.map do |column, place|
+        value = kept[@at[place]]
+        next if value.nil?
+
+        case column.kind
+        when :field then (described ||= JSON.parse(value))[column.name]
+        when :person then person(value)
+        when :time then value.iso8601(6)
+        when :number then plain(value)
+        when :flag then [1, true].include?(value)
+        when :derived then send(column.name, value)
+        when :json then column.name == "was" && @table.name == "revisions" ? JSON.generate(Traces.outward(JSON.parse(value))) : value
+        else value
+        end
       end
     end
 
-    def plain(number) = number && (number == number.to_i ? number.to_i : number.to_f)
-    def person(id) = id && (@people[id] ||= Observer.find(id).name)
+    def parsed(values)
+      values.zip(@table.columns).map { |value, column| value && column.kind == :json ? JSON.parse(value) : value }
+    end
+
+    def plain(number) = number == number.to_i ? number.to_i : number.to_f
+    def person(id) = (@people ||= Observer.pluck(:id, :name).to_h)[id]
 
     # The class of what speaks for a horizon, as the section has it.
-    def texture(horizon) = horizon.class_given&.full_name
+    def texture(named) = @names[named] ||= Grittle::NamedClass.from(JSON.parse(named)).full_name
 
-    def clay_percent(horizon)
-      answers = horizon.speaks ? horizon.speaks.answers.to_a : []
-      said = answers.reverse.find { |answer| answer.observation == "clay_estimate" }
-      said&.value&.fetch("percent", nil)
-    end
+    # The clay that the hand wrote down with the reading that speaks; the newest stands, null takes it back.
+    def clay_percent(reading) = @clay[reading]&.fetch("percent", nil)
   end
 end

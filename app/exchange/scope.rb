@@ -32,31 +32,34 @@ module Exchange
 
     private
 
+    # Numbers are looked up once and level by level: nested in one another, the database would go through whole tables.
     def sites = Site.where(id: @profile ? @profile.site_id : @site.id)
-    def profiles = @profile ? Profile.where(id: @profile.id) : Profile.where(site: @site)
-    def horizons = Horizon.where(profile_id: profiles.select(:id))
+    def profiles = Profile.where(id: profile_ids)
+    def horizons = Horizon.where(id: horizon_ids)
+    def samples = Sample.where(id: sample_ids)
+    def reported_classes = ReportedClass.where(horizon_id: horizon_ids)
+    def findings = Finding.where(sample_id: sample_ids)
+    def readings = Reading.where(id: reading_ids)
+    def answers = Answer.where(reading_id: reading_ids)
+    def ribbons = Ribbon.where(reading_id: reading_ids)
+    def assignments = Assignment.where(reading_id: reading_ids)
+    def layer_changes = LayerChange.where(profile_id: profile_ids)
+    def revisions = owned(Traces::OF) { |model, ids| Revision.where(record_type: model, record_id: ids) }
+    def photos = owned(Tables::PHOTO_OF) { |of, ids| Photo.where(of: of, of_id: ids) }
 
-    def samples
-      found = Sample.where(horizon_id: horizons.select(:id)).or(Sample.where(profile_id: profiles.select(:id)))
-      @profile ? found : found.or(Sample.where(site_id: @site.id))
+    # @param owners [Hash{String=>String}] what a row says of its owner => the owner's table
+    def owned(owners)
+      owners.map { |said, table| yield said, send("#{table.delete_suffix('s')}_ids") }.reduce(:or)
     end
 
-    def reported_classes = ReportedClass.where(horizon_id: horizons.select(:id))
-    def findings = Finding.where(sample_id: samples.select(:id))
-    def readings = Reading.where(sample_id: samples.select(:id))
-    def answers = Answer.where(reading_id: readings.select(:id))
-    def ribbons = Ribbon.where(reading_id: readings.select(:id))
-    def assignments = Assignment.where(reading_id: readings.select(:id))
+    def site_ids = [@profile ? @profile.site_id : @site.id]
+    def profile_ids = @profile_ids ||= @profile ? [@profile.id] : Profile.where(site: @site).ids
+    def horizon_ids = @horizon_ids ||= Horizon.where(profile_id: profile_ids).ids
+    def reading_ids = @reading_ids ||= Reading.where(sample_id: sample_ids).ids
 
-    def layer_changes = LayerChange.where(profile_id: profiles.select(:id))
-
-    def revisions
-      Traces::OF.map { |model, table| Revision.where(record_type: model, record_id: send(table).select(:id)) }.reduce(:or)
-    end
-
-    def photos
-      { "site" => sites, "profile" => profiles, "horizon" => horizons, "reading" => readings }
-        .map { |of, owners| Photo.where(of: of, of_id: owners.select(:id)) }.reduce(:or)
+    def sample_ids
+      owners = { horizon_id: horizon_ids, profile_id: profile_ids, site_id: @profile ? [] : site_ids }
+      @sample_ids ||= owners.flat_map { |column, ids| Sample.where(column => ids).ids }.uniq
     end
   end
 end

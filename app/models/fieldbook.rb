@@ -10,7 +10,7 @@ class Fieldbook < ActiveRecord::Base
   has_many :photos, dependent: :restrict_with_exception, inverse_of: :fieldbook
 
   # @return [Fieldbook]
-  def self.current = order(:id).first || create!(name: NAME, created_at: Time.now.utc)
+  def self.current = @current ||= order(:id).first || create!(name: NAME, created_at: Time.now.utc)
 
   # @return [ActiveRecord::Relation]
   def profiles = Profile.joins(:site).where(sites: { fieldbook_id: id })

@@ -63,6 +63,9 @@ class Horizon < Record
     update_columns(speaks_id: speaks&.id, named: class_of&.to_h, class_system: class_of&.system, class_code: class_of&.code)
   end
 
+  # @return [Array<String>] texts that it is found by
+  def words = [designation, *seen.values, *class_given&.then { |given| [given.full_name, given.full_code] }]
+
   # @return [Hash{String=>Object}, nil] what is known of its texture, as Grittle::Verdict has it
   def verdict
     return speaks.kept_verdict if speaks

@@ -29,13 +29,14 @@ class Profile < Record
   def self.make(site, input)
     profile = new(site: site, touched_at: Time.now.utc, **Grittle::FieldMethod::DEFAULTS)
     profile.update!(profile.seen_with(input))
+    profile.keep_terms
     profile
   end
 
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input)
     revise(version, seen_with(input))
-    refresh if input.key?(:increments)
+    refresh
   end
 
   # @return [Hash] attributes ready to store, described and auger pulls among them
@@ -81,13 +82,23 @@ class Profile < Record
     waiting.find { |horizon| below && horizon.upper_cm > below.upper_cm } || (waiting - [below]).first
   end
 
-  # What follows from the readings and is kept for lists: what speaks for each horizon, its class, and whether something is open.
+  # What follows from the readings and is kept for lists: what speaks for each horizon, its class, whether something is open, and what
+  # the profile is found by.
   # @param touch [Boolean] whether the profile was worked on just now
   def refresh(touch: false)
     layers = horizons.reset.preload(:reported_classes, readings: [:assignments, { sample: %i[profile horizon] }]).to_a
     layers.each(&:refresh)
-    update_columns({ open: layers.any? { |layer| layer.named.nil? }, touched_at: (Time.now.utc if touch) }.compact)
+    now = Time.now.utc
+    update_columns({ open: layers.any? { |layer| layer.named.nil? }, updated_at: now, touched_at: (now if touch) }.compact)
+    keep_terms(layers)
     horizons.reset
+  end
+
+  # @param layers [Array<Horizon>]
+  def keep_terms(layers = horizons.to_a)
+    SearchTerm.keep(self, "word" => SearchTerm.words(name, note, seen.values, hand&.name, layers.map(&:words)),
+                          "class" => layers.filter_map { |layer| "#{layer.class_system}:#{layer.class_code}" if layer.named },
+                          "day" => layers.flat_map(&:readings).map { |reading| reading.started_at.to_date.iso8601 })
   end
 
   private

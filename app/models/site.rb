@@ -5,6 +5,7 @@ class Site < Record
   include Describable
 
   belongs_to :fieldbook, default: -> { Fieldbook.current }
+  after_save :refresh
   has_many :profiles, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
 
   # @param input [Hash{Symbol=>Object}] name, landform, note, described, and position as people write one
@@ -17,6 +18,11 @@ class Site < Record
 
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input) = revise(version, checked(input))
+
+  # What follows from the site's own description and is kept for searches.
+  def refresh
+    SearchTerm.keep(self, "word" => SearchTerm.words(name, note, landform, seen.values), "day" => [seen["date"]])
+  end
 
   # @return [Hash] attributes ready to store
   def checked(input)

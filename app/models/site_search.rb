@@ -1,12 +1,7 @@
 # frozen_string_literal: true
 
-# Sites by what they hold: a text anywhere in them, a class that was given, days, and whether something is left to do.
+# Sites by what they hold: words that each begin one of theirs, a class that was given, days, and whether something is left to do.
 class SiteSearch
-  TEXT = {
-    Site => %w[sites.name sites.note sites.described], Profile => %w[profiles.name profiles.note profiles.described],
-    Horizon => %w[horizons.designation horizons.described]
-  }.freeze
-
   # @param params [Hash{String=>String}] text, class (SYSTEM:CODE), from, to, unfinished
   # @param fieldbook [Fieldbook]
   def initialize(params, fieldbook = Fieldbook.current)
@@ -14,36 +9,35 @@ class SiteSearch
     @fieldbook = fieldbook
   end
 
+  # Each part is found by itself, from an index; a site must be among all of them.
   # @return [ActiveRecord::Relation] of sites
   # @raise [Grittle::InvalidInput] for what is no date
   def sites
-    found = @fieldbook.sites
-    found = found.where(id: with_text) if @params["text"]
-    found = found.where(id: with_class) if @params["class"]
-    found = found.where(id: between) if @params["from"] || @params["to"]
-    @params["unfinished"] ? found.where(id: Profile.where(open: true).select(:site_id)) : found
+    found = [*words, *with_class, *between]
+    found << Profile.where(open: true) if @params["unfinished"]
+    found.each_with_index.reduce(@fieldbook.sites) do |sites, (part, place)|
+      sites.joins("JOIN (#{part.distinct.select(:site_id).to_sql}) AS part#{place} ON part#{place}.site_id = sites.id")
+    end
   end
 
   private
 
-  def with_text
-    like = "%#{ActiveRecord::Base.sanitize_sql_like(@params['text'])}%"
-    all = Site.left_joins(profiles: :horizons)
-    TEXT.values.flatten.map { |column| all.where("#{column} LIKE ?", like) }.reduce(:or).select(:id)
+  def words
+    text = @params["text"] or return []
+    words = SearchTerm.words(text)
+    return [SearchTerm.none] if words.empty? # signs alone are found nowhere
+
+    words.map { |word| SearchTerm.where(kind: "word").where("term LIKE ?", "#{ActiveRecord::Base.sanitize_sql_like(word)}%") }
   end
 
   # By the class that stands for each horizon, whatever else belongs to its name.
-  def with_class
-    system, code = @params["class"].split(":", 2)
-    given = Horizon.where(class_system: system, class_code: code, removed_at: nil)
-    Profile.where(id: given.select(:profile_id)).select(:site_id)
-  end
+  def with_class = @params["class"] ? [SearchTerm.where(kind: "class", term: @params["class"])] : []
 
   def between
-    from, to = %w[from to].map { |name| day(name) }
-    made = Profile.joins(horizons: { samples: :readings }).where(readings: { started_at: Range.new(from, to && (to + 1)) })
-    dated = Site.where("JSON_VALUE(described, '$.date') BETWEEN ? AND ?", from&.iso8601 || "0", to&.iso8601 || "9")
-    Site.where(id: made.select(:site_id)).or(Site.where(id: dated.select(:id))).select(:id)
+    return [] unless @params["from"] || @params["to"]
+
+    from, to = %w[from to].map { |name| day(name)&.iso8601 }
+    [SearchTerm.where(kind: "day", term: Range.new(from || "0", to || "9"))]
   end
 
   def day(name)

@@ -8,14 +8,15 @@ module Routes
                                            horizons: [:reported_classes, :profile,
                                                       { readings: [:assignments, :hand, { sample: %i[horizon profile] }] }] }].freeze
 
+    # Sites on a page, each with its first profiles and their horizons: about 2 kB a site.
+    SITES = 30
+
     def self.registered(app)
       app.get("/api/work") { answer(work: WorkSerializer.call(Work.current(fieldbook))) }
 
       app.get "/api/sites" do
-        sites, page = paged(SiteSearch.new(params, fieldbook).sites.order(:id))
-        profiles = Profile.first_of(sites.to_a).preload(:hand, :pen, :site, :horizons).group_by(&:site_id)
-        counts = Profile.where(site: sites.to_a).group(:site_id).count
-        answer(sites: sites.map { |site| ProfileSerializer.site(site, profiles[site.id] || [], count: counts[site.id] || 0) }, **page)
+        ids, page = paged_ids(SiteSearch.new(params, fieldbook).sites.order(:id), size: SITES)
+        answer_kept(["sites", ids, page], Stamp.sites(ids)) { { sites: ProfileSerializer.sites(fieldbook.sites.find(ids)), **page } }
       end
 
       app.get "/api/sites/:id/profiles" do
@@ -27,17 +28,19 @@ module Routes
       app.patch "/api/sites/:id" do
         site = fieldbook.sites.find(params[:id])
         site.change(input[:version], changes)
-        answer ProfileSerializer.site(site)
+        answer ProfileSerializer.sites([site]).first
       end
 
-      app.post("/api/sites") { answer ProfileSerializer.site(Site.make(**input)), 201 }
+      app.post("/api/sites") { answer ProfileSerializer.sites([Site.make(**input)]).first, 201 }
 
       app.post "/api/sites/:id/profiles" do
         answer ProfileSerializer.call(Profile.make(fieldbook.sites.find(params[:id]), input)), 201
       end
 
       app.get "/api/profiles/:id" do
-        answer ProfileSerializer.call(fieldbook.profiles.preload(WITH_READINGS).find(params[:id]))
+        found = -> { fieldbook.profiles.preload(WITH_READINGS).find(params[:id]) }
+        stamp = Stamp.profile(params[:id].to_i)
+        stamp ? answer_kept(["profile", params[:id].to_i], stamp) { ProfileSerializer.call(found.call) } : found.call
       end
 
       app.patch "/api/profiles/:id" do

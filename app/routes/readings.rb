@@ -19,7 +19,10 @@ module Routes
         written "/api/readings/#{begun.id}", ReadingSerializer.call(begun), 201
       end
 
-      app.get("/api/readings/:id") { answer ReadingSerializer.call(reading) }
+      app.get "/api/readings/:id" do
+        stamp = Stamp.reading(params[:id].to_i)
+        stamp ? answer_kept(["reading", params[:id].to_i], stamp) { ReadingSerializer.call(reading) } : reading
+      end
 
       app.get("/api/readings/:id/history") { answer ReadingSerializer.history(reading) }
 

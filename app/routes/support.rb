@@ -4,6 +4,8 @@ module Routes
   # What the routes share: reading the request, answering in JSON.
   module Support
     PAGE_SIZE = 50
+    # Bytes: some hundred profiles and readings.
+    KEPT = KeptText.new(most: 32 * 1024 * 1024)
 
     # @return [Hash{Symbol=>Object}] the body, its shape already checked against the API description
     def input = @input ||= JSON.parse(request.body.read, symbolize_names: true)
@@ -26,13 +28,32 @@ module Routes
       halt status, JSON.generate(value)
     end
 
+    # An answer that is made only when the record stands otherwise than when it was made last.
+    # @param record [Array] what it is of
+    # @param stamp [String] how it stands
+    # @yieldreturn [Object]
+    def answer_kept(record, stamp)
+      content_type :json
+      halt(KEPT.fetch([*record, stamp]) { JSON.generate(yield) })
+    end
+
     # One page of a relation.
     # @return [Array] records, and the figures of the page
-    def paged(relation)
-      total = relation.count
-      pages = [(total / PAGE_SIZE.to_f).ceil, 1].max
-      page = [params["page"].to_i, 1].max
-      [relation.offset((page - 1) * PAGE_SIZE).limit(PAGE_SIZE), { page: page, pages: pages, total: total }]
+    def paged(relation, size: PAGE_SIZE)
+      page = page_of(relation.count, size)
+      [relation.offset((page[:page] - 1) * size).limit(size), page]
+    end
+
+    # One page of a search, which is done once for its numbers and their count.
+    # @return [Array] numbers of records, and the figures of the page
+    def paged_ids(relation, size:)
+      ids = relation.ids
+      page = page_of(ids.size, size)
+      [ids[(page[:page] - 1) * size, size] || [], page]
+    end
+
+    def page_of(total, size)
+      { page: [params["page"].to_i, 1].max, pages: [(total / size.to_f).ceil, 1].max, total: total }
     end
   end
 end

@@ -18,19 +18,30 @@ module ProfileSerializer
   # @param profile [Profile]
   # @return [Hash] schema ProfileSummary: as lists and the land show it, from what is kept
   def summary(profile)
-    { **opening(profile),
-      horizons: profile.horizons.map do |horizon|
-        { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system }
-      end,
-      next_horizon_id: profile.next_horizon&.id }
+    { **called(profile), horizons: layers(profile), next_horizon_id: profile.next_horizon&.id }
+  end
+
+  # @return [Array<Hash>] schema Layer
+  def layers(profile)
+    profile.horizons.map { |horizon| { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system } }
+  end
+
+  # @param sites [Array<Site>]
+  # @return [Array<Hash>] schema Site, each with the first of its profiles
+  def sites(sites)
+    profiles = Profile.first_of(sites).preload(:site, :horizons).group_by(&:site_id)
+    counts = Profile.where(site: sites).group(:site_id).count
+    photos = Photo.of_each(sites)
+    sites.map { |site| site(site, profiles[site.id] || [], count: counts[site.id] || 0, photos: photos[site.id] || []) }
   end
 
   # @param site [Site]
   # @param listed [Array<Profile>] those to show of it
+  # @param count [Integer] how many it has
   # @return [Hash] schema Site
-  def site(site, listed = Profile.first_of([site]).includes(:site, :hand, :pen, :horizons), count: site.profiles.count)
+  def site(site, listed, count:, photos:)
     { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
-      position: site.position&.to_s, photos: DescriptionSerializer.photos(site), profiles: listed.map { |profile| summary(profile) },
+      position: site.position&.to_s, photos: DescriptionSerializer.photos(site, photos), profiles: listed.map { |profile| summary(profile) },
       profile_count: count }
   end
 
@@ -87,11 +98,15 @@ module ProfileSerializer
     end
   end
 
+  def called(profile)
+    { id: profile.id, site: { id: profile.site.id, name: profile.site.name }, name: profile.name,
+      kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind) }
+  end
+
   def opening(profile)
-    { id: profile.id, version: profile.lock_version, site: { id: profile.site.id, name: profile.site.name },
-      name: profile.name, kind: profile.kind, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
+    { **called(profile), version: profile.lock_version, kind: profile.kind,
       method: profile.field_method.to_h, naming_system: profile.field_method.naming_system, method_name: profile.field_method.name,
       hand: profile.hand&.name, pen: profile.pen&.name }
   end
-  private_class_method :reported, :opening
+  private_class_method :site, :reported, :called, :opening
 end

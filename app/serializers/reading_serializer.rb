@@ -80,9 +80,7 @@ module ReadingSerializer
     {
       profile: profile && { id: profile.id, name: profile.name, site: profile.site.name },
       horizon: horizon && { id: horizon.id, **ProfileSerializer.depths(horizon) },
-      horizons: (profile&.horizons || []).map do |layer|
-        { id: layer.id, **ProfileSerializer.depths(layer), code: layer.class_code, system: layer.class_system }
-      end,
+      horizons: profile ? ProfileSerializer.layers(profile) : [],
       next_horizon: following && { id: following.id, designation: following.designation, reading_id: following.speaks_id }
     }
   end

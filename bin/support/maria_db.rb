@@ -14,19 +14,23 @@ class MariaDb
   KEEP = %w[--innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-flush-method=O_DIRECT].freeze
   # Test data may be lost.
   FLEETING = %w[--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync
-                --performance-schema=OFF --innodb-buffer-pool-size=64M].freeze
+                --performance-schema=OFF].freeze
   # Share of the machine's memory for pages of the database, between the server's own default and what a fieldbook can fill. [our own]
   MEMORY_SHARE = 0.2
   BUFFER_MB = (128..2048)
+  # Tests keep little.
+  FLEETING_MB = 64
   SOCKET_LENGTH = 100 # bytes the kernel leaves for a socket's path
   PATIENCE = 60 # seconds for a start after a crash
 
   # @param name [String] folder under var/, and name of the database
-  # @param fleeting [Boolean] for tests: fast, and begun afresh at each start
-  def initialize(name, fleeting: false)
+  # @param fleeting [Boolean] for tests and benches: fast, and begun afresh at each start
+  # @param large [Boolean] whether it has the memory of one that is kept
+  def initialize(name, fleeting: false, large: !fleeting)
     @name = name
     @dir = File.join(Place::VAR, name)
     @fleeting = fleeting
+    @large = large
   end
 
   # Makes the data folder if need be, starts the server, and waits until it answers. A server of this folder that was
@@ -39,7 +43,7 @@ class MariaDb
     choose_port unless free?(settings["port"])
     FileUtils.rm_f(socket)
     @pid = spawn("mariadbd", "--no-defaults", *user, "--datadir=#{data}", "--socket=#{socket}", "--pid-file=#{pid_path}",
-                 "--port=#{settings['port']}", *COMMON, *(@fleeting ? FLEETING : [*KEEP, buffer_pool]),
+                 "--port=#{settings['port']}", *COMMON, *(@fleeting ? FLEETING : KEEP), buffer_pool,
                  out: log, err: %i[child out], in: File::NULL, pgroup: true)
     wait
     allow
@@ -70,6 +74,8 @@ class MariaDb
   private
 
   def buffer_pool
+    return "--innodb-buffer-pool-size=#{FLEETING_MB}M" unless @large
+
     memory_mb = File.read("/proc/meminfo")[/MemTotal:\s+(\d+)/, 1].to_i / 1024
     "--innodb-buffer-pool-size=#{(memory_mb * MEMORY_SHARE).round.clamp(BUFFER_MB.begin, BUFFER_MB.end)}M"
   end

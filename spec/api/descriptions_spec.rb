@@ -195,6 +195,7 @@ RSpec.describe "what is described" do
 
     {
       { text: "rushes" } => ["Sallow Bottom"], { text: "Tare 2" } => ["High Tare"], { text: "100%" } => [],
+      { text: "sandy loam" } => ["High Tare", "Kiln Bank"], { text: "tare RUSHES" } => [], { text: "past high" } => ["High Tare"],
       { class: "usda:SL" } => ["High Tare", "Kiln Bank"],
       { unfinished: "1" } => ["High Tare"], { to: "2000-01-01" } => [], { from: "2000-01-01", text: "kiln" } => ["Kiln Bank"]
     }.each do |wanted, names|

@@ -32,7 +32,7 @@ RSpec.describe "what earlier versions left" do
     expect(was.size).to be > 10
     expect(Reading.where(classed: true).pluck(:id).sort).to eq was.map(&:first).uniq.sort
     expect(Ribbon.where(entered_at: nil)).to be_empty
-    Profile.find_each(&:refresh)
+    SearchTerm.catch_up
     expect(Profile.find_by!(name: "Keys 1").horizons.map do |horizon|
       horizon.class_given.code
     end).to eq %w[CL LMC HC SL/poor SICL medium sandy]

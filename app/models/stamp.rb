@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# How a record stands, as a short text from one look at the database: as long as it is the same, what was made of the record is true.
+# Rows are never removed and versions only rise, so counts and sums of them tell every change.
+module Stamp
+  # Of a table's rows: how many, their versions, when they last changed, and what was taken away of them.
+  def self.sums(table, *more)
+    columns = ["COUNT(*)", "SUM(#{table}.lock_version)", "SUM(UNIX_TIMESTAMP(#{table}.updated_at))", *more]
+    "CONCAT_WS(',', #{columns.join(', ')})"
+  end
+  private_class_method :sums
+
+  PROFILE = <<~SQL.squish.freeze
+    SELECT CONCAT_WS(' ', profiles.lock_version, profiles.updated_at, profiles.touched_at, sites.lock_version,
+      (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
+      (SELECT #{sums('samples', 'COUNT(samples.removed_at)')} FROM samples WHERE samples.profile_id = profiles.id),
+      (SELECT CONCAT_WS(',', #{sums('samples')}, #{sums('readings')})
+        FROM horizons JOIN samples ON samples.horizon_id = horizons.id LEFT JOIN readings ON readings.sample_id = samples.id
+        WHERE horizons.profile_id = profiles.id),
+      (SELECT COUNT(*) FROM samples JOIN findings ON findings.sample_id = samples.id WHERE samples.profile_id = profiles.id),
+      (SELECT CONCAT_WS(',', #{sums('readings')}) FROM samples JOIN readings ON readings.sample_id = samples.id
+        WHERE samples.profile_id = profiles.id),
+      (SELECT COUNT(*) FROM horizons JOIN reported_classes ON reported_classes.horizon_id = horizons.id
+        WHERE horizons.profile_id = profiles.id),
+      (SELECT CONCAT(COUNT(*), ',', COUNT(undone_at)) FROM layer_changes WHERE layer_changes.profile_id = profiles.id),
+      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'profile' AND photos.of_id = profiles.id),
+      (SELECT CONCAT(COUNT(*), ',', COUNT(photos.removed_at)) FROM horizons JOIN photos ON photos.of = 'horizon' AND photos.of_id = horizons.id
+        WHERE horizons.profile_id = profiles.id))
+    FROM profiles JOIN sites ON sites.id = profiles.site_id WHERE profiles.id = %d
+  SQL
+
+  READING = <<~SQL.squish.freeze
+    SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at, samples.lock_version, samples.updated_at,
+      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'reading' AND photos.of_id = readings.id)),
+      COALESCE(samples.profile_id, horizons.profile_id)
+    FROM readings JOIN samples ON samples.id = readings.sample_id LEFT JOIN horizons ON horizons.id = samples.horizon_id
+    WHERE readings.id = %d
+  SQL
+
+  # Of a list's sites and those of their profiles that stand in it.
+  LIST = <<~SQL.squish.freeze
+    SELECT CONCAT_WS(' ',
+      (SELECT #{sums('sites')} FROM sites WHERE id IN (%<sites>s)),
+      (SELECT #{sums('profiles', 'SUM(UNIX_TIMESTAMP(touched_at))')} FROM profiles WHERE site_id IN (%<sites>s)),
+      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'site' AND photos.of_id IN (%<sites>s)))
+  SQL
+
+  module_function
+
+  # @param id [Integer]
+  # @return [String, nil] nil for none
+  def profile(id) = value(format(PROFILE, id))
+
+  # @param id [Integer]
+  # @return [String, nil] nil for none
+  def reading(id)
+    stamp, profile = ActiveRecord::Base.connection.select_rows(format(READING, id)).first
+    stamp && [stamp, (profile && self.profile(profile))].compact.join(" of ")
+  end
+
+  # @param ids [Array<Integer>] of sites
+  # @return [String]
+  def sites(ids) = ids.empty? ? "" : value(format(LIST, sites: ids.join(",")))
+
+  def value(sql) = ActiveRecord::Base.connection.select_value(sql)
+  private_class_method :value
+end
