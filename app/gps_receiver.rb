@@ -12,7 +12,7 @@ class GpsReceiver
   # @return [Hash] latitude, longitude, text, accuracy_m (spread of the fixes), elevation_m, fixes, refused
   # @raise [Grittle::InvalidInput] when no receiver answers or it has no fix
   def position
-    found = Grittle::Profile::Nmea.average(lines)
+    found = Grittle::Entry::Nmea.average(lines)
     place = found.delete(:position)
     { latitude: place.latitude, longitude: place.longitude, text: place.to_s, accuracy_m: found.delete(:spread_m), **found }
   end

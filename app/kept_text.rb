@@ -19,6 +19,13 @@ class KeptText
     found || keep(key, yield)
   end
 
+  def clear
+    @lock.synchronize do
+      @kept.clear
+      @bytes = 0
+    end
+  end
+
   private
 
   def keep(key, text)

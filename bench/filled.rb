@@ -23,7 +23,7 @@ module Filled
 
   # Connects to an empty database that goes when this process ends.
   def connect
-    database = MariaDb.new("bench_#{File.basename($PROGRAM_NAME, ".rb")}", fleeting: true, large: true).start
+    database = MariaDb.new("bench_#{File.basename($PROGRAM_NAME, '.rb')}", fleeting: true, large: true).start
     ENV["DATABASE_URL"] = database.url
     at_exit { database.stop }
     require_relative "../app/api"

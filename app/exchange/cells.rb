@@ -30,7 +30,7 @@ module Exchange
       case column.kind
       when :json then JSON.parse(text, max_nesting: 20)
       when :id, :ref, :integer then integer(text, column)
-      when :number then Grittle::Profile::Field.number(text) || bad(text, column, "a number")
+      when :number then Grittle::Entry::Field.number(text) || bad(text, column, "a number")
       when :flag then { "true" => true, "false" => false }.fetch(text.downcase) { bad(text, column, "true or false") }
       else unguard(text)
       end

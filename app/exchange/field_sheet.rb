@@ -25,7 +25,7 @@ module Exchange
     CAUTIONS = %w[exposure sampling results].freeze
     SITE = %w[project date observer slope_percent aspect land_use vegetation geology weather].freeze
     PROFILE = %w[date excavated_depth_cm water_table_cm stopped_by drainage_class parent_material].freeze
-    FIELDS = Grittle::Profile::Fields
+    FIELDS = Grittle::Entry::Fields
 
     # @param scope [Scope]
     # @raise [Grittle::InvalidInput] for more profiles than a sheet holds

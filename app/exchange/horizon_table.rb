@@ -4,7 +4,7 @@ module Exchange
   # Anybody's table of horizons as a CSV file: the columns are guessed, the person corrects the guess, and every row is checked
   # before one is kept.
   class HorizonTable
-    COLUMNS = Grittle::Profile::Columns
+    COLUMNS = Grittle::Entry::Columns
     MOST_ROWS = 50_000
     TOO_MANY = "The file has more than #{MOST_ROWS} rows. Take it in parts.".freeze
     SHOWN_ROWS = 5
@@ -134,8 +134,8 @@ module Exchange
     def attributes(cells, found)
       depths = DEPTHS.to_h { |name| [name, found.read { depth(name, cells[name]) }] }
       found.read { Grittle::Profile::DepthRange.new(*depths.values) } if depths.values.all?
-      described = cells.slice(*Grittle::Profile::Fields::HORIZON.keys).to_h do |name, cell|
-        [name, found.read { Grittle::Profile::Fields::HORIZON[name].read(cell) }]
+      described = cells.slice(*Grittle::Entry::Fields::HORIZON.keys).to_h do |name, cell|
+        [name, found.read { Grittle::Entry::Fields::HORIZON[name].read(cell) }]
       end
       colours = Horizon::COLOURS.map(&:to_s)
       { designation: found.read { designation(cells["designation"]) }, upper_cm: depths["upper_cm"], lower_cm: depths["lower_cm"],
@@ -146,7 +146,7 @@ module Exchange
     def depth(name, cell)
       said = COLUMNS::NAMES[name]
       refuse(name, "#{said} is missing.") if cell.nil?
-      number = Grittle::Profile::Field.number(cell) || refuse(name, "#{said} is a number of #{unit}, not “#{cell}”.")
+      number = Grittle::Entry::Field.number(cell) || refuse(name, "#{said} is a number of #{unit}, not “#{cell}”.")
       COLUMNS.to_cm(number, unit)
     end
 

@@ -54,21 +54,27 @@ module Exchange
     private_constant :PIECE
 
     def lines(table)
-      openings = table.columns.map { |column| "#{JSON.generate(column.name)}:" }
-      json = table.columns.map { |column| column.kind == :json }
+      openings = table.columns.map { |column| [column, "#{JSON.generate(column.name)}:"] }
       piece = +""
-      between = "\n{"
+      between = "\n"
       Rows.new(table, @scope.relation(table)).each_values do |values|
-        piece << between << values.each_index.map { |i| openings[i] + (json[i] && values[i] || JSON.generate(values[i])) }.join(",")
-        piece << %(,"data":) << JSON.generate(picture(values.first)) if table.name == "photos"
-        piece << "}"
-        between = ",\n{"
+        piece << between << line(openings, values, table)
+        between = ",\n"
         next if piece.bytesize < PIECE
 
         yield piece
         piece = +""
       end
       yield piece unless piece.empty?
+    end
+
+    # What is JSON already goes out as it is kept.
+    def line(openings, values, table)
+      members = openings.zip(values).map do |(column, opening), value|
+        opening + (value && column.kind == :json ? value : JSON.generate(value))
+      end
+      members << %("data":#{JSON.generate(picture(values.first))}) if table.name == "photos"
+      "{#{members.join(',')}}"
     end
 
     def picture(id)

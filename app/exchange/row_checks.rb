@@ -97,7 +97,7 @@ module Exchange
     def check_profiles(row)
       pulls = row["increments"]
       refuse("increments must be a list of objects.") unless pulls.nil? || (pulls.is_a?(Array) && pulls.all?(Hash))
-      (row["increments"] || []).each { |pull| Grittle::Profile::Fields.read("increment", pull) }
+      (row["increments"] || []).each { |pull| Grittle::Entry::Fields.read("increment", pull) }
     end
 
     def check_horizons(row)

@@ -63,21 +63,23 @@ module Exchange
     end
 
     def values(kept)
-      described = nil
+      @described = nil
       @table.columns.each_with_index.map do |column, place|
         value = kept[@at[place]]
-        next if value.nil?
+        value.nil? ? nil : written(column, value)
+      end
+    end
 
-        case column.kind
-        when :field then (described ||= JSON.parse(value))[column.name]
-        when :person then person(value)
-        when :time then value.iso8601(6)
-        when :number then plain(value)
-        when :flag then [1, true].include?(value)
-        when :derived then send(column.name, value)
-        when :json then column.name == "was" && @table.name == "revisions" ? JSON.generate(Traces.outward(JSON.parse(value))) : value
-        else value
-        end
+    def written(column, value)
+      case column.kind
+      when :field then (@described ||= JSON.parse(value))[column.name]
+      when :person then person(value)
+      when :time then value.iso8601(6)
+      when :number then plain(value)
+      when :flag then [1, true].include?(value)
+      when :derived then send(column.name, value)
+      when :json then @table.name == "revisions" ? JSON.generate(Traces.outward(JSON.parse(value))) : value
+      else value
       end
     end
 

@@ -34,8 +34,8 @@ module Exchange
 
     def site(feature)
       properties = feature.is_a?(Hash) && feature["properties"].is_a?(Hash) ? feature["properties"] : {}
-      fields = Grittle::Profile::Fields::SITE
-      described = Grittle::Profile::Fields.read("site", properties.slice(*fields.keys)).merge(point(feature)).compact
+      fields = Grittle::Entry::Fields::SITE
+      described = Grittle::Entry::Fields.read("site", properties.slice(*fields.keys)).merge(point(feature)).compact
       name = Record.required_text(:name, properties["name"], "site")
       Record.one_of(:landform, properties["landform"], Grittle::Profile::LANDFORMS)
       { name: name[0, 120], landform: properties["landform"], note: properties["note"]&.to_s&.[](0, 2000), described: described.presence }
@@ -50,7 +50,7 @@ module Exchange
       end
       places = geometry["coordinates"]
       refuse("A point has two or three numbers.") unless places.is_a?(Array) && places.size.between?(2, 3) && places.all?(Numeric)
-      place = Grittle::Profile::Position.new(places[1], places[0])
+      place = Grittle::Entry::Position.new(places[1], places[0])
       { "latitude" => place.latitude, "longitude" => place.longitude, "elevation_m" => places[2] }
     end
 

@@ -24,7 +24,7 @@ module Exchange
 
   # What leaves and enters Grittle, table by table, parents first. Names are those of the database and the wire.
   module Tables
-    FIELDS = Grittle::Profile::Fields
+    FIELDS = Grittle::Entry::Fields
     METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.default == false ? :flag : :text] }
                                         .merge("hand" => :person, "pen" => :person).freeze
     # A class, as ClassColumns keeps it.

@@ -8,14 +8,14 @@ module Describable
   # @return [Hash{String=>Object}] what was written down
   def seen = described || {}
 
-  # @param kind [String] one of Grittle::Profile::Fields::ALL
+  # @param kind [String] one of Grittle::Entry::Fields::ALL
   # @param input [Hash, nil] fields as typed; a blank takes one back
   # @return [Hash] the attribute ready to store; empty for no input
   # @raise [Grittle::InvalidInput]
   def described_with(kind, input)
     return {} if input.nil?
 
-    read = Grittle::Profile::Fields.read(kind, input.transform_keys(&:to_s))
+    read = Grittle::Entry::Fields.read(kind, input.transform_keys(&:to_s))
     { described: seen.merge(read).compact.presence }
   rescue Grittle::InvalidInput => e
     raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/described") })

@@ -98,14 +98,15 @@ class Profile < Record
   def keep_terms(layers = horizons.to_a)
     SearchTerm.keep(self, "word" => SearchTerm.words(name, note, seen.values, hand&.name, layers.map(&:words)),
                           "class" => layers.filter_map { |layer| "#{layer.class_system}:#{layer.class_code}" if layer.named },
-                          "day" => layers.flat_map(&:readings).map { |reading| reading.started_at.to_date.iso8601 })
+                          "day" => layers.flat_map(&:readings).map { |reading| reading.started_at.to_date.iso8601 },
+                          "open" => open ? ["1"] : [])
   end
 
   private
 
   def read_increments(pulls)
     read = pulls.each_with_index.map do |pull, place|
-      fields = Grittle::Profile::Fields.read("increment", pull.transform_keys(&:to_s)).compact
+      fields = Grittle::Entry::Fields.read("increment", pull.transform_keys(&:to_s)).compact
       Grittle::Profile::DepthRange.new(fields["from_cm"], fields["to_cm"])
       fields
     rescue Grittle::InvalidInput => e

@@ -13,7 +13,7 @@ class Sample < Record
 
   scope :standing, -> { where(removed_at: nil) }
 
-  KINDS = Grittle::Profile::Fields::SAMPLE_KINDS
+  KINDS = Grittle::Entry::Fields::SAMPLE_KINDS
   MOST_AT_ONCE = 50
 
   # Samples at depths of a profile, all or none, with what was found on them.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What a site is found by: words and a day of its own, words, classes and days of its profiles. It follows from what is described and
-# is kept so that a search reads an index.
+# What a site is found by: words and a day of its own, words, classes and days of its profiles, and that one is open. It follows from
+# what is described and is kept so that a search reads an index.
 class SearchTerm < Record
   belongs_to :site
   belongs_to :profile, optional: true
@@ -18,7 +18,7 @@ class SearchTerm < Record
 
     # Adds and removes only what has changed.
     # @param owner [Site, Profile]
-    # @param terms [Hash{String=>Array<String>}] by kind: word, class, day
+    # @param terms [Hash{String=>Array<String>}] by kind: word, class, day, open
     def keep(owner, terms)
       of = owner.is_a?(Profile) ? { site_id: owner.site_id, profile_id: owner.id } : { site_id: owner.id, profile_id: nil }
       wanted = terms.flat_map { |kind, found| found.compact.map { |term| [kind, term] } }.uniq
@@ -30,10 +30,8 @@ class SearchTerm < Record
 
     # Brings what an earlier version kept to what lists and searches read: nothing has no term at all.
     def catch_up
-      [Site, Profile].each do |model|
-        column = model == Site ? "search_terms.site_id = sites.id AND search_terms.profile_id IS NULL" : "search_terms.profile_id = profiles.id"
-        model.where("NOT EXISTS (SELECT 1 FROM search_terms WHERE #{column})").find_each(&:refresh)
-      end
+      Site.where.not(id: where(profile_id: nil).select(:site_id)).find_each(&:refresh)
+      Profile.where.not(id: where.not(profile_id: nil).select(:profile_id)).find_each(&:refresh)
     end
   end
 end

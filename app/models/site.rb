@@ -32,10 +32,10 @@ class Site < Record
     changed.merge(described_with("site", placed(input)))
   end
 
-  # @return [Grittle::Profile::Position, nil]
+  # @return [Grittle::Entry::Position, nil]
   def position
     place = seen.values_at("latitude", "longitude")
-    Grittle::Profile::Position.new(*place) if place.all?
+    Grittle::Entry::Position.new(*place) if place.all?
   end
 
   private
@@ -44,7 +44,7 @@ class Site < Record
   def placed(input)
     typed = input[:position].presence or return input[:described]
 
-    place = Grittle::Profile::Position.parse(typed)
+    place = Grittle::Entry::Position.parse(typed)
     (input[:described] || {}).merge(latitude: place.latitude, longitude: place.longitude)
   end
 end

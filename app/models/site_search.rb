@@ -9,18 +9,60 @@ class SiteSearch
     @fieldbook = fieldbook
   end
 
-  # Each part is found by itself, from an index; a site must be among all of them.
-  # @return [ActiveRecord::Relation] of sites
+  # Found sites that are counted at most beyond those before the page; who finds more narrows the search.
+  MOST = 300
+
+  # One page of what is found, in the order of their numbers.
+  # @return [Array] numbers of sites, and the figures of the page: :page, :pages, :total, and :more where there are more than counted
   # @raise [Grittle::InvalidInput] for what is no date
-  def sites
-    found = [*words, *with_class, *between]
-    found << Profile.where(open: true) if @params["unfinished"]
-    found.each_with_index.reduce(@fieldbook.sites) do |sites, (part, place)|
-      sites.joins("JOIN (#{part.distinct.select(:site_id).to_sql}) AS part#{place} ON part#{place}.site_id = sites.id")
-    end
+  def page(page, size)
+    parts = [*words, *with_class, *between, *unfinished]
+    ids, total, more = parts.empty? ? plain(page, size) : found(parts, page, size)
+    [ids, { page: page, pages: [(total / size.to_f).ceil, 1].max, total: total, more: more }]
   end
 
   private
+
+  def plain(page, size) = [@fieldbook.sites.order(:id).offset((page - 1) * size).limit(size).ids, @fieldbook.sites.count, false]
+
+  def found(parts, page, size)
+    most = (page * size) + MOST
+    ids = among(parts, most)
+    [ids[(page - 1) * size, size] || [], [ids.size, most].min, ids.size > most]
+  end
+
+  # A part that few sites have leads, and the others are asked of those alone; where all have many, the first is walked until enough
+  # is found. Nothing is counted whole.
+  # @param parts [Array<ActiveRecord::Relation>] of search terms; a site must be in each
+  # @return [Array<Integer>] numbers of sites, rising, at most one more than +most+
+  def among(parts, most)
+    lead, ids = parts.lazy.map { |part| [part, numbers(part.limit(most + 1))] }.find { |_, found| found.size <= most }
+    lead ? in_all(ids, parts.reject { |part| part.equal?(lead) }).sort : walked(parts, most)
+  end
+
+  def walked(parts, most)
+    first, *others = parts
+    ids = []
+    last = 0
+    while ids.size <= most
+      chunk = numbers(first.where(site_id: (last + 1)..).order(:site_id).limit(most))
+      break if chunk.empty?
+
+      ids.concat(in_all(chunk, others).sort)
+      last = chunk.last
+    end
+    ids.first(most + 1)
+  end
+
+  # @return [Array<Integer>] those of the fieldbook that all parts have
+  def in_all(ids, parts)
+    within = parts.reduce(ids) { |left, part| left.empty? ? left : numbers(part.where(site_id: left)) }
+    @fieldbook.sites.where(id: within).ids
+  end
+
+  def numbers(part) = part.distinct.pluck(:site_id)
+
+  def unfinished = @params["unfinished"] ? [SearchTerm.where(kind: "open", term: "1")] : []
 
   def words
     text = @params["text"] or return []

@@ -55,7 +55,7 @@ module Stamp
   # @return [String, nil] nil for none
   def reading(id)
     stamp, profile = ActiveRecord::Base.connection.select_rows(format(READING, id)).first
-    stamp && [stamp, (profile && self.profile(profile))].compact.join(" of ")
+    stamp && [stamp, profile && self.profile(profile)].compact.join(" of ")
   end
 
   # @param ids [Array<Integer>] of sites

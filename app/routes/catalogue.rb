@@ -21,7 +21,7 @@ module Routes
       app.post("/api/ribbon-measurements") { answer Reading.measure(input).to_h }
 
       app.post "/api/positions" do
-        place = Grittle::Profile::Position.parse(input[:text])
+        place = Grittle::Entry::Position.parse(input[:text])
         answer(latitude: place.latitude, longitude: place.longitude, text: place.to_s)
       end
 

@@ -15,7 +15,7 @@ module Routes
       app.get("/api/work") { answer(work: WorkSerializer.call(Work.current(fieldbook))) }
 
       app.get "/api/sites" do
-        ids, page = paged_ids(SiteSearch.new(params, fieldbook).sites.order(:id), size: SITES)
+        ids, page = SiteSearch.new(params, fieldbook).page(asked_page, SITES)
         answer_kept(["sites", ids, page], Stamp.sites(ids)) { { sites: ProfileSerializer.sites(fieldbook.sites.find(ids)), **page } }
       end
 

@@ -39,21 +39,13 @@ module Routes
 
     # One page of a relation.
     # @return [Array] records, and the figures of the page
-    def paged(relation, size: PAGE_SIZE)
-      page = page_of(relation.count, size)
-      [relation.offset((page[:page] - 1) * size).limit(size), page]
+    def paged(relation)
+      total = relation.count
+      page = { page: asked_page, pages: [(total / PAGE_SIZE.to_f).ceil, 1].max, total: total }
+      [relation.offset((asked_page - 1) * PAGE_SIZE).limit(PAGE_SIZE), page]
     end
 
-    # One page of a search, which is done once for its numbers and their count.
-    # @return [Array] numbers of records, and the figures of the page
-    def paged_ids(relation, size:)
-      ids = relation.ids
-      page = page_of(ids.size, size)
-      [ids[(page[:page] - 1) * size, size] || [], page]
-    end
-
-    def page_of(total, size)
-      { page: [params["page"].to_i, 1].max, pages: [(total / size.to_f).ceil, 1].max, total: total }
-    end
+    # @return [Integer] from 1
+    def asked_page = [params["page"].to_i, 1].max
   end
 end

@@ -35,8 +35,8 @@ module CatalogueSerializer
   # @return [Hash] what is written down beside names and depths, and how a photographed ribbon is marked
   def descriptions
     {
-      fields: Grittle::Profile::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
-      sample_kinds: choices(Grittle::Profile::Fields::SAMPLE_KINDS),
+      fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
+      sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
       companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
         { name: name, title: test[:name], how: test[:how], caution: test[:caution], fields: test[:fields].values.map(&:to_h),
           shared: test[:fields].keys & Grittle::Profile::Findings::SHARED }

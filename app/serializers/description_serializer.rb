@@ -28,7 +28,7 @@ module DescriptionSerializer
   # @return [String, nil] why it does not speak for its depth, for a person
   def disturbed(sample)
     word = sample.disturbed
-    word && Grittle::Profile::Fields::SAMPLE["condition"].say(word).downcase
+    word && Grittle::Entry::Fields::SAMPLE["condition"].say(word).downcase
   end
 
   # @return [Array<Hash>] what stands of each test, newest look last

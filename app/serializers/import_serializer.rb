@@ -15,7 +15,7 @@ module ImportSerializer
 
   def table(source)
     { headings: source.headings, targets: source.targets, unit: source.unit, rows: source.first_rows,
-      names: CatalogueSerializer.choices(Grittle::Profile::Columns::NAMES),
-      units: Grittle::Profile::Columns::DEPTH_UNITS.keys }
+      names: CatalogueSerializer.choices(Grittle::Entry::Columns::NAMES),
+      units: Grittle::Entry::Columns::DEPTH_UNITS.keys }
   end
 end

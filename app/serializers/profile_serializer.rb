@@ -41,8 +41,8 @@ module ProfileSerializer
   # @return [Hash] schema Site
   def site(site, listed, count:, photos:)
     { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
-      position: site.position&.to_s, photos: DescriptionSerializer.photos(site, photos), profiles: listed.map { |profile| summary(profile) },
-      profile_count: count }
+      position: site.position&.to_s, photos: DescriptionSerializer.photos(site, photos), profile_count: count,
+      profiles: listed.map { |profile| summary(profile) } }
   end
 
   # @param profile [Profile]

@@ -11,6 +11,5 @@ class FindByTerms < ActiveRecord::Migration[7.2]
       t.index %i[kind term site_id]
       t.index %i[site_id profile_id]
     end
-    add_index :profiles, %i[open site_id]
   end
 end

@@ -204,6 +204,16 @@ RSpec.describe "what is described" do
       end
     end
 
+    it "counts no more than it must, and says so" do
+      stub_const("SiteSearch::MOST", 2)
+      ids = Array.new(70) { |number| Site.make(name: "Plot #{number}", note: "grazed").id }
+      first = api_get("/api/sites?text=plot+grazed")
+      expect(first.values_at("page", "pages", "total", "more")).to eq [1, 2, 32, true]
+      pages = [1, 2, 3].map { |page| api_get("/api/sites?text=plot&page=#{page}") }
+      expect(pages.flat_map { |page| page["sites"].map { |site| site["id"] } }).to eq ids
+      expect(pages.last.values_at("total", "more")).to eq [70, false]
+    end
+
     it "refuses a day that is none" do
       expect(api_get("/api/sites?from=soon")).to be_refused(422, "/from", /2026-05-31/)
     end

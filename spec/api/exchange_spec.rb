@@ -93,7 +93,8 @@ RSpec.describe "the fieldbook on its way out and in" do
         written = table.columns.map { |column| column.kind == :person ? "#{column.name}_id" : column.name }
         expect(table.model.column_names - written - kept).to be_empty, "#{table.name}: #{table.model.column_names - written - kept}"
       end
-      tables = Exchange::Tables::ALL.map(&:name) + %w[observers fieldbooks kept_responses search_terms schema_migrations ar_internal_metadata]
+      tables = Exchange::Tables::ALL.map(&:name) + %w[observers fieldbooks kept_responses search_terms schema_migrations
+                                                      ar_internal_metadata]
       expect(ActiveRecord::Base.connection.tables - tables).to be_empty
     end
 

@@ -9,7 +9,7 @@ export const queryClient = new QueryClient({
   },
 })
 
-type Sites = { sites: Schemas['Site'][]; page: number; pages: number; total: number }
+type Sites = { sites: Schemas['Site'][]; page: number; pages: number; total: number; more: boolean }
 type Readings = { readings: Schemas['ReadingSummary'][]; page: number; pages: number; total: number }
 
 export const catalogueQuery = queryOptions({

@@ -28,6 +28,21 @@ module Grittle
       "pale_value" => [6, "Munsell value", "from memory", "depleted without mottles at chroma 2: same"],
       "grey_value" => [5, "Munsell value", "from memory", "depleted without mottles at chroma 1: same"],
       "grey_chroma" => [1, "Munsell chroma", "from memory", "same"],
+      "form_contrast" => [1.5, "groups", "our own", "between surface soil and subsoil, from which a profile has a texture contrast; the " \
+                                                    "groups: Northcote 1979, A Factual Key (from memory)"],
+      "form_within" => [10, "cm", "our own", "over which that change lies"],
+      "form_groups" => [{ "sands" => 10, "sandy loams" => 20, "loams" => 28, "clay loams" => 36, "light clays" => 45,
+                          "medium to heavy clays" => 101 }, "% clay", "from memory",
+                        "under which a group ends: Northcote 1979, A Factual Key"],
+      "origin_more_clay" => [5, "% clay", "our own", "that count as more"],
+      "origin_other_stones" => [15, "% fragments", "our own", "that count as another amount"],
+      "origin_paler" => [1, "Munsell value", "our own", "by which a leached horizon is paler than the one below"],
+      "question_finer" => [5, "% clay", "our own", "by which a C is finer than the B above it"],
+      "question_outside" => [5, "% clay", "our own", "by which the clay written down lies outside the class"],
+      "beside_clay" => [8, "% clay", "our own", "worth a word between two profiles"],
+      "beside_colour" => [2, "Munsell value or chroma", "our own", "same"],
+      "beside_stones" => [15, "% fragments", "our own", "same"],
+      "beside_depth" => [10, "cm", "our own", "by which the same name, or wetness, begins elsewhere"],
       "crumb_provisional" => [96, "min", "our own", "a look within 20 % of two hours"],
       "crumb_final" => [960, "min", "our own", "a look within 20 % of twenty hours"]
     )

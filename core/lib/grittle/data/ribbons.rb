@@ -15,6 +15,25 @@ module Grittle
       "fragments_over" => [35, "% by volume", "our own", "many fragments left in"],
       "worked_under" => [1, "min", "from memory", "a bolus is worked 1 to 2 min: Australian field handbook, 3rd ed., 2009"]
     )
+    RULES_OF_THUMB = Figures.new(
+      "Rules of thumb",
+      "three_inches" => [75, "mm", "common practice", "a longer ribbon: over 40 % clay"],
+      "half_inch" => [12.7, "mm", "common practice", "a ribbon of so much or more: a sandy loam or finer"],
+      "rounds" => [3, "rounds", "common practice", "of drying and wetting, and still no ball: sand"],
+      "narrowest" => [12.5, "% sand", "common practice", "an eighth: the narrowest part that halving tells"],
+      "working_minutes" => [10, "min", "from memory",
+                            "of working bring out a subplastic clay: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009"]
+    )
+    PHOTOGRAPHS = Figures.new(
+      "A ribbon on a photograph",
+      "click" => [2.0, "px", "our own", "that a mark is off by, one standard deviation, by mouse or finger"],
+      "points" => [2..200, "marks", "our own", "along a ribbon"],
+      "even_scale" => [0.03, "of the scale", "our own", "two rulers that differ by more lie aslant to the camera"],
+      "short_ruler" => [0.5, "of the ribbon", "our own", "a shorter ruler multiplies its own error"],
+      "far_ruler" => [1.5, "ruler lengths", "our own", "a ruler farther off may lie in another plane"],
+      "ruler" => [5..1000, "mm", "our own", "between the marks on the ruler"],
+      "outside" => [0.1, "of the picture's sides", "our own", "by which a mark may miss it: an end that the frame cuts off is guessed at"]
+    )
     RIBBONS = Figures.new(
       "Ribbons",
       "length" => [0..300, "mm", "our own", "a length outside is a slip of the finger"],

@@ -4,9 +4,8 @@ module Grittle
   module Evidence
     # Whether the key and the estimate agree, and where they differ by design, why, in a sentence.
     class BesideKey
-      # Percent clay from which the USDA's clay loams and clays begin. [published: Soil Survey Manual, USDA Handbook 18, 2017]
-      CLAY_LOAMS = 27
-      CLAYS = 40
+      CLAY_LOAMS = Data::NAMES["clay_loams_from"]
+      CLAYS = Data::NAMES["clays_from"]
 
       # Where the flow key and the model differ by design: [classes of the key, classes of the estimate, why]. The key has few
       # limits and asks three things; these are the places where that shows.

@@ -3,20 +3,18 @@
 module Grittle
   module Keys
     # Field texture grades, to Australian names: a grade of behaviour, not a region of a triangle.
-    # [from memory: Northcote 1979, A Factual Key; National Committee on Soil and Terrain 2009, Australian Soil and Land
-    # Survey Field Handbook, 3rd ed. The states next to a fitting one are Grittle's own model.]
+    # Its page is Data::FIELD_GRADES.
     class FieldGrades < TableKey
       ID = "field_grades"
       NAME = "Field texture grades"
       SYSTEM = "australia"
       SOURCE = "Northcote 1979, A Factual Key; Australian Soil and Land Survey Field Handbook, 3rd ed., 2009 (from memory)"
-      # Ribbon 2-3 mm thick (and 10 mm wide), bolus worked 1-2 min [from memory: same].
-      THICKNESS_MM = (2..3)
-      WIDTH_MM = 10
-      WORKING_MINUTES = (1..2)
-      # mm: where the printed ribbon ranges begin, as a ruler shows them [from memory: same].
+      FIGURES = Data::FIELD_GRADE_FIGURES
+      THICKNESS_MM = FIGURES["thickness"]
+      WIDTH_MM = FIGURES["width"]
+      WORKING_MINUTES = FIGURES["working"]
       TIERS = Tiers.new(["sand", "clayey sand", "sandy loam", "loam", "clay loam", "light clay", "heavier clay"],
-                        [5.0, 15.0, 25.0, 40.0, 50.0, 75.0].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
+                        FIGURES["tiers"].map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
 
       CURVE = "field_grades"
       NO_BALL = "S"
@@ -30,138 +28,27 @@ module Grittle
       ASKS = ["ball_holds", "moisture_rounds", "ribbon_forms", "ribbons", *SPLITTING].uniq.freeze
       BY_RESISTANCE = %w[LC LMC MC MHC HC].freeze
 
-      # Code => name, and the clay percent written beside it [from memory: same handbook]. SC and ZC stand in the older
-      # list; the handbook of 2009 has the qualified light clays instead.
-      GRADES = {
-        "S" => ["sand", 0..5], "LS" => ["loamy sand", 5..5], "CS" => ["clayey sand", 5..10], "SL" => ["sandy loam", 10..20],
-        "L" => ["loam", 25..25], "ZL" => ["silty loam", 25..25], "SCL" => ["sandy clay loam", 20..30],
-        "CL" => ["clay loam", 30..35], "CLS" => ["clay loam, sandy", 30..35], "ZCL" => ["silty clay loam", 30..35],
-        "SC" => ["sandy clay", 35..40], "ZC" => ["silty clay", 35..40], "LC" => ["light clay", 35..40],
-        "LMC" => ["light medium clay", 40..45], "MC" => ["medium clay", 45..55], "MHC" => ["medium heavy clay", 50..100],
-        "HC" => ["heavy clay", 50..100], "LCS" => ["light clay, sandy", 35..40], "LCZ" => ["light clay, silty", 35..40],
-        "L+" => ["heavy loam", 25..30], "CL-" => ["light clay loam", 25..30], "ZL+" => ["heavy silty loam", 25..30],
-        "ZCL-" => ["light silty clay loam", 25..30], "L-" => ["light loam", nil], "ZL-" => ["light silty loam", nil]
+      # Names that stand on no page: the handbook's of 2009, and of grades with a qualifier.
+      QUALIFIED_NAMES = {
+        "LCS" => "light clay, sandy", "LCZ" => "light clay, silty", "L+" => "heavy loam", "CL-" => "light clay loam",
+        "ZL+" => "heavy silty loam", "ZCL-" => "light silty clay loam", "L-" => "light loam", "ZL-" => "light silty loam"
       }.freeze
+      # Code => name, and the clay percent written beside it.
+      GRADES = Data::FIELD_GRADES.printed.to_h { |code, row| [code, [row["grade"], FIGURES["clay"][code]]] }
+                                 .merge(QUALIFIED_NAMES.to_h { |code, name| [code, [name, FIGURES["qualified_clay"][code]]] }).freeze
       NEWER = { "SC" => "LCS", "ZC" => "LCZ" }.freeze
 
-      # mm: the printed table leaves ribbons between these without a grade where they are not sandy.
-      GAP_MM = (28.0..40.0)
+      GAP_MM = FIGURES["gap"]
       GAP = { %w[L CL] => %w[L+ CL-], %w[ZL ZCL] => %w[ZL+ ZCL-] }.freeze
       QUALIFIED = GAP.flat_map { |pair, names| pair.zip(names) }.to_h.freeze
-      # mm: shorter ribbons of loam and silty loam are light, and the clay beside the grade no longer holds.
-      LIGHT_UNDER_MM = 22.0
+      LIGHT_UNDER_MM = FIGURES["light_under"]
       LIGHT = { "L" => "L-", "ZL" => "ZL-" }.freeze
 
       # Grades whose name says sandy, and what it takes to feel that it is: a sandy grade needs sand that was felt. [our own model]
       SANDY = %w[S LS CS SL SCL CLS SC].freeze
       SAND_FELT = { "grittiness" => %w[moderate very extreme], "grains_seen" => %w[some many], "wet_rub" => %w[very_gritty] }.freeze
 
-      # ribbon (mm) and answers: those that fit, and those next to.
-      CLASSES = {
-        "S" => {
-          "ribbons" => %w[0-2 2-6], "coherence" => ["none very_slight", "slight"],
-          "grittiness" => %w[extreme very], "grains_seen" => %w[many some],
-          "wet_rub" => %w[very_gritty neither], "finger_stain" => ["grains_stick", "clean stained"]
-        },
-        "LS" => {
-          "ribbons" => ["2-8", "0-2; 8-12"], "coherence" => ["slight", "very_slight coherent"],
-          "grittiness" => ["very extreme", "moderate"], "grains_seen" => %w[many some],
-          "wet_rub" => %w[very_gritty neither]
-        },
-        "CS" => {
-          "ribbons" => ["5-15", "1-5; 15-19"], "coherence" => ["slight", "very_slight coherent"],
-          "grittiness" => ["very extreme", "moderate"], "grains_seen" => %w[many some],
-          "wet_rub" => %w[very_gritty neither], "stickiness" => ["slightly moderately", "non very"],
-          "finger_stain" => %w[stained grains_stick]
-        },
-        "SL" => {
-          "ribbons" => ["15-25", "11-15; 25-30"], "coherence" => ["coherent", "slight strongly_coherent"],
-          "grittiness" => ["very extreme", "moderate"], "grains_seen" => %w[many some],
-          "wet_rub" => %w[very_gritty neither]
-        },
-        "L" => {
-          "ribbons" => ["22-28", "5-22; 28-40"], "coherence" => ["coherent", "slight strongly_coherent"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["spongy greasy smooth", "soapy"]
-        },
-        "ZL" => {
-          "ribbons" => ["22-28", "5-22; 28-40"], "coherence" => ["coherent", "slight strongly_coherent"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => %w[very_smooth neither], "floury_feel" => %w[strong some],
-          "feel_words" => ["silky smooth soapy", "greasy"]
-        },
-        "SCL" => {
-          "ribbons" => ["25-40", "20-25; 40-48"], "coherence" => %w[strongly_coherent coherent],
-          "grittiness" => ["moderate very", "slight extreme"], "grains_seen" => ["some many", "none"],
-          "wet_rub" => %w[very_gritty neither]
-        },
-        "CL" => {
-          "ribbons" => ["40-50", "28-40; 50-60"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth", "silky soapy like_modelling_clay"],
-          "plasticity" => ["moderately very", "slightly"]
-        },
-        "CLS" => {
-          "ribbons" => ["40-50", "32-40; 50-60"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["moderate very", "slight extreme"], "grains_seen" => ["some many", "none"],
-          "wet_rub" => ["very_gritty neither", "very_smooth"], "plasticity" => ["moderately very", "slightly"]
-        },
-        "ZCL" => {
-          "ribbons" => ["40-50", "28-40; 50-60"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => %w[very_smooth neither], "floury_feel" => ["some strong", "none"],
-          "feel_words" => ["silky smooth soapy", "like_modelling_clay"],
-          "plasticity" => ["moderately very", "slightly"]
-        },
-        "SC" => {
-          "ribbons" => ["50-75", "40-50; 75-90"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["moderate very", "slight extreme"], "grains_seen" => ["some many", "none"],
-          "wet_rub" => ["very_gritty neither", "very_smooth"], "plasticity" => %w[very moderately]
-        },
-        "ZC" => {
-          "ribbons" => ["50-75", "40-50; 75-90"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => %w[very_smooth neither], "floury_feel" => ["some strong", "none"],
-          "feel_words" => ["silky smooth soapy", "like_modelling_clay"], "plasticity" => %w[very moderately]
-        },
-        "LC" => {
-          "ribbons" => ["50-75", "40-50; 75-90"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth", "silky soapy like_modelling_clay"], "plasticity" => %w[very moderately],
-          "shear_resistance" => ["slight", "none moderate"]
-        },
-        "LMC" => {
-          "ribbons" => ["70-80", "56-70; 80-96"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth", "silky soapy like_modelling_clay"], "plasticity" => %w[very moderately],
-          "shear_resistance" => ["slight moderate", "none firm"]
-        },
-        "MC" => {
-          "ribbons" => [">= 75", "60-75"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth like_modelling_clay", "soapy"], "plasticity" => %w[very moderately],
-          "rods" => %w[without_fracture fracture], "shear_resistance" => ["moderate", "slight firm"]
-        },
-        "MHC" => {
-          "ribbons" => [">= 75", "60-75"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth like_modelling_clay", "soapy"], "plasticity" => %w[very moderately],
-          "rods" => %w[without_fracture fracture], "shear_resistance" => ["moderate firm", "very_firm"]
-        },
-        "HC" => {
-          "ribbons" => [">= 75", "60-75"], "coherence" => ["coherent strongly_coherent", "slight"],
-          "grittiness" => ["none slight", "moderate"], "grains_seen" => %w[none some],
-          "wet_rub" => ["neither", "very_gritty very_smooth"], "floury_feel" => ["none some", "strong"],
-          "feel_words" => ["smooth like_modelling_clay", "soapy"], "plasticity" => %w[very moderately],
-          "rods" => %w[without_fracture fracture], "shear_resistance" => ["firm very_firm", "moderate"]
-        }
-      }.transform_values { |row| row.transform_values { |cell| Cell.new(*cell) }.freeze }.freeze
+      CLASSES = Data::FIELD_GRADES.cells
 
       # @param older_list [Boolean] whether sandy clay and silty clay are shown as such
       def initialize(observations, older_list: false, **options)

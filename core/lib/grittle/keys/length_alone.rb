@@ -15,14 +15,13 @@ module Grittle
       NO_BALL = "sandy"
       CODES = %w[sandy loam clay].freeze
       # mm: sandy up to a stub, loam for about an inch, clay from three inches; straight between.
-      SANDY_BELOW = 5.0
-      LOAM = (22.0..28.0)
-      CLAY_FROM = 76.2
+      SANDY_BELOW = STUB_MM
+      LOAM = Data::KEYS["alone_loam"]
+      CLAY_FROM = Data::KEYS["alone_clay"]
       LIMITS = [SANDY_BELOW, LOAM.begin, LOAM.end, CLAY_FROM].freeze
       TIERS = Tiers.new(["sandy", "to loam", "loam", "to clay", "clay"],
                         LIMITS.map { |mm| Limit.new(mm: mm, belongs_to: :upper) })
-      # Smaller shares are left out [Grittle's own model].
-      LEAST = 0.10
+      LEAST = Data::KEYS["alone_least"]
 
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = CODES

@@ -8,40 +8,37 @@ module Grittle
       def reached_by?(length_mm) = belongs_to == :upper ? length_mm >= mm : length_mm > mm
     end
 
-    # The limits of the flow key are data, because teachers differ: one set is chosen a profile.
+    # The limits of the flow key, because teachers differ: one set is chosen a profile.
     module LimitSets
-      def self.limit(millimetres, belongs_to: :upper)
-        Limit.new(mm: millimetres, belongs_to: belongs_to).freeze
-      end
+      FIGURES = Data::LIMIT_SETS
+
+      def self.limit(figure, belongs_to: :upper) = Limit.new(mm: FIGURES[figure], belongs_to: belongs_to).freeze
       private_class_method :limit
 
-      # weak | medium | strong, with the words the rub is asked in.
-      # "metric" is the printed key, 2.5 and 5 cm [published: Thien 1979]; the others are teaching practice with no
-      # source [common practice]. 1 in = 25.4 mm.
+      # weak | medium | strong, with the words the rub is asked in. "metric" is the printed key; the others are taught.
       ALL = {
         "metric" => {
           name: "Metric, as printed", source: "Thien 1979", unit: "mm",
-          medium_from: limit(25.0), strong_from: limit(50.0), rub_words: {}
+          medium_from: limit("metric_medium"), strong_from: limit("metric_strong"), rub_words: {}
         },
-        "inch_tiers" => { # 1 to 2 in is medium, both ends included
+        "inch_tiers" => {
           name: "Inch tiers", source: "common practice", unit: "in",
-          medium_from: limit(25.4), strong_from: limit(50.8, belongs_to: :lower),
+          medium_from: limit("inch_medium"), strong_from: limit("inch_strong_over", belongs_to: :lower),
           rub_words: { "very_gritty" => "Very gritty", "neither" => "Moderately gritty",
                        "very_smooth" => "Not very gritty" }
         },
-        "contest" => { # 1 to under 2.5 in is medium
+        "contest" => {
           name: "Contest", source: "common practice", unit: "in",
-          medium_from: limit(25.4), strong_from: limit(63.5), rub_words: {},
-          thickness_mm: 1..3 # not thicker than an eighth of an inch [common practice]
+          medium_from: limit("contest_medium"), strong_from: limit("contest_strong"), rub_words: {},
+          thickness_mm: FIGURES["contest_thickness"]
         }
       }.each_value(&:freeze).freeze
 
-      # The mean length from which soil counts as forming a ribbon at all. The printed key does not say.
-      # [common practice; the default between the two others is Grittle's own choice]
+      # The mean length from which soil counts as forming a ribbon at all.
       COUNTS_FROM = {
-        "any_length" => { name: "Any length", mm: 0.0 },
-        "five_mm" => { name: "From about 5 mm", mm: 5.0 },
-        "half_inch" => { name: "From half an inch", mm: 12.7 }
+        "any_length" => { name: "Any length", mm: FIGURES["counts_any"] },
+        "five_mm" => { name: "From about 5 mm", mm: FIGURES["counts_five"] },
+        "half_inch" => { name: "From half an inch", mm: FIGURES["counts_half_inch"] }
       }.each_value(&:freeze).freeze
 
       DEFAULT = "metric"

@@ -15,7 +15,7 @@ module Grittle
       ID = "ribbon_and_rub"
       NAME = "Ribbon and rub"
       SYSTEM = "usda"
-      SOURCE = "Thien, S.J. 1979. A flow diagram for teaching texture-by-feel analysis. J. Agron. Educ. 8:54-55"
+      SOURCE = Data::THIEN
       ASKS = %w[ball_holds moisture_rounds ribbon_forms ribbons wet_rub].freeze
 
       # ribbon   =>  very gritty            neither stands out    very smooth

@@ -2,48 +2,6 @@
 
 module Grittle
   module Keys
-    # One cell of a table key: the states (or lengths) that fit, and those that are next to. Frozen.
-    class Cell
-      # @param fits, near [String] states parted by blanks, or lengths in mm such as "5-15", ">= 75" or "1-5; 28-40"
-      def initialize(fits, near = "")
-        @fits, @near = [fits, near].map { |text| parse(text) }
-        freeze
-      end
-
-      # @return [Float] 1 fits, 0.5 next to, 0 contradicts; for a list of words their mean
-      def score(value)
-        return value.sum { |word| score(word) } / value.size.to_f if value.is_a?(Array)
-
-        [[@fits, 1.0], [@near, 0.5]].each { |set, points| return points if set.any? { |one| holds?(one, value) } }
-        0.0
-      end
-
-      # @return [Array] states that fit
-      attr_reader :fits
-
-      # @return [Float] mm: the middle of the lengths that fit; an open range from a has its middle at 1.2 a
-      def middle
-        range = fits.first
-        range.end ? (range.begin + range.end) / 2.0 : range.begin * 1.2
-      end
-
-      # @return [Array<Float>] mm: where the lengths that fit end
-      def ends = fits.flat_map { |range| [range.begin, range.end] }.compact.reject(&:zero?)
-
-      private
-
-      def holds?(one, value) = one.is_a?(Range) ? one.cover?(value) : one == value
-
-      def parse(text)
-        return text.split.freeze unless text.match?(/\d/)
-
-        text.split(";").map do |part|
-          low, high = part.scan(/[\d.]+/).map(&:to_f)
-          high ? low..high : (low..)
-        end.freeze
-      end
-    end
-
     # A key that is a table: every test made is held against every class; the class with the most agreement is named,
     # with those close behind. Subclasses bring CLASSES (code => test => Cell), ASKS_FOR and what is theirs alone.
     # [the printed tables' own reading; how near counts is Grittle's own model]
@@ -51,10 +9,10 @@ module Grittle
       include Opening
 
       # A class is named within this score of the best, and not more than half an answer behind it.
-      CLOSE = 0.10
-      HALF_ANSWER = 0.5
+      CLOSE = Data::KEYS["close"]
+      HALF_ANSWER = Data::KEYS["half_answer"]
       # More named than this, and the key asks on.
-      MOST_NAMED = 3
+      MOST_NAMED = Data::KEYS["most_named"]
       ROUNDING = 1e-9
 
       # @return [Result]

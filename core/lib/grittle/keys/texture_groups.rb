@@ -22,14 +22,14 @@ module Grittle
       GROUPS = { "coarse" => "coarse", "moderately_coarse" => "moderately coarse", "medium" => "medium",
                  "moderately_fine" => "moderately fine", "fine" => "fine" }.freeze
 
-      # mm: half an inch, one and three inches; 76.2 itself is still moderately fine.
-      HALF_INCH = 12.7
+      # mm; three inches are still moderately fine.
+      HALF_INCH = Data::KEYS["groups_half_inch"]
       TIERS = Tiers.new(%w[none stub short long longest],
                         [Limit.new(mm: STUB_MM, belongs_to: :upper), Limit.new(mm: HALF_INCH, belongs_to: :upper),
-                         Limit.new(mm: 25.4, belongs_to: :upper), Limit.new(mm: 76.2, belongs_to: :lower)])
+                         Limit.new(mm: Data::KEYS["groups_inch"], belongs_to: :upper),
+                         Limit.new(mm: Data::KEYS["groups_three_inches"], belongs_to: :lower)])
       RUBBED = %w[none stub short].freeze
-      # Smaller shares are left out [Grittle's own model].
-      LEAST = 0.02
+      LEAST = Data::KEYS["groups_least"]
 
       # @return [Array<String>] what a person may assign by this key
       def self.codes(_system = SYSTEM) = GROUPS.keys

@@ -14,7 +14,7 @@ module Grittle
       ASKS = %w[sand_estimate ribbon_forms ribbons].freeze
       # Percentage points from a line within which the class beyond it is named too, and the least weight it gets.
       NEAR = Triangle::NEAR
-      LEAST = 0.02
+      LEAST = Data::KEYS["two_numbers_least"]
       MOST = 100 + Composition::SUM_TOLERANCE
 
       # @param system [String] a name of Grittle::TRIANGLES

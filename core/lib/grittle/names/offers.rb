@@ -6,7 +6,7 @@ module Grittle
   class Offers
     # @param observations [Observations]
     # @param method [FieldMethod]
-    # @param seen [Hash{String=>Object}] fields of Fields::HORIZON, for what the face showed of fragments
+    # @param seen [Hash{String=>Object}] fields of Entry::Fields::HORIZON, for what the face showed of fragments
     def initialize(observations, method, seen = {})
       @observations = observations
       @method = method

@@ -4,12 +4,8 @@ module Grittle
   module Profile
     # Two profiles on one depth scale: at every depth where both have a horizon, what differs. [the amounts are our own model]
     class Beside
-      # Percentage points of clay, steps of Munsell value or chroma, and percent of coarse fragments that are worth a word.
-      CLAY = 8
-      COLOUR = 2
-      STONES = 15
-      # cm of depth by which the same name, or wetness, begins elsewhere.
-      DEPTH_CM = 10
+      CLAY, COLOUR, STONES = %w[clay colour stones].map { |name| Data::PROFILE["beside_#{name}"] }
+      DEPTH_CM = Data::PROFILE["beside_depth"]
 
       # @param one, other [Array] a name and its horizons, as Described
       def initialize(one, other)

@@ -5,7 +5,7 @@ module Grittle
     # One horizon as it is read down a profile: what was seen of it, and its texture where there is one. Frozen by its maker.
     #
     #   designation  text               depths     DepthRange
-    #   colour       Munsell or nil     seen       fields of Fields::HORIZON by name
+    #   colour       Munsell or nil     seen       fields of Entry::Fields::HORIZON by name
     #   boundary     cm from and to     named      NamedClass that speaks for it, or nil
     #   clay         mean percent or nil
     Described = Struct.new(:designation, :depths, :colour, :seen, :boundary, :clay, :named, keyword_init: true) do

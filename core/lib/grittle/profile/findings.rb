@@ -12,21 +12,22 @@ module Grittle
       def self.table(*fields) = fields.to_h { |field| [field.name, field] }.freeze
       private_class_method :table
 
-      PH = table(Field.new("value", "pH", :number, range: Ph::RANGE), Field.new("method", "Read by", :choice, words: Fields::PH_METHODS))
-      FIZZ = table(Field.new("effervescence", "Fizz", :choice, words: Fields::HORIZON["effervescence"].words),
-                   Field.new("specks", "On pale specks", :flag))
+      PH = table(Entry::Field.new("value", "pH", :number, range: Ph::RANGE), Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS))
+      FIZZ = table(Entry::Field.new("effervescence", "Fizz", :choice, words: Entry::Fields::HORIZON["effervescence"].words),
+                   Entry::Field.new("specks", "On pale specks", :flag))
       CRUMB = table(
-        Field.new("slaking", "Slakes", :choice, words: Fields::SLAKING),
-        Field.new("swells", "Swells", :flag),
-        Field.new("dispersion", "Milky water", :choice, words: Fields::DISPERSION),
-        Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
-        Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
-        Field.new("suspension", "Shaken 1 to 5", :choice, words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),
-        Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
-        Field.new("water", "Water", :choice, words: WATERS),
-        Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
-        Field.new("air_dry", "Air-dry", :flag),
-        Field.new("poured_on", "Water was poured on it", :flag)
+        Entry::Field.new("slaking", "Slakes", :choice, words: Entry::Fields::SLAKING),
+        Entry::Field.new("swells", "Swells", :flag),
+        Entry::Field.new("dispersion", "Milky water", :choice, words: Entry::Fields::DISPERSION),
+        Entry::Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
+        Entry::Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
+        Entry::Field.new("suspension", "Shaken 1 to 5", :choice,
+                         words: { "disperses" => "Disperses", "flocculates" => "Flocculates" }.freeze),
+        Entry::Field.new("minutes", "Looked at after", :number, range: 0..2880, unit: "min"),
+        Entry::Field.new("water", "Water", :choice, words: WATERS),
+        Entry::Field.new("size_mm", "Crumb", :number, range: 1..50, unit: "mm"),
+        Entry::Field.new("air_dry", "Air-dry", :flag),
+        Entry::Field.new("poured_on", "Water was poured on it", :flag)
       )
       # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is needed
       TESTS = {
@@ -85,7 +86,7 @@ module Grittle
       def advise(test, looks) = (crumb(looks).advice if test == "crumb")
 
       def say_fizz(seen)
-        word = Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
+        word = Entry::Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
         return "no fizz#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
 
         "#{word} fizz#{' on pale specks' if seen['specks']}"

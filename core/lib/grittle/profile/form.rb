@@ -5,11 +5,9 @@ module Grittle
     # Uniform, gradational or duplex: the first question of the Australian key of profile forms. [from memory: Northcote 1979]
     class Form
       # Grades in six groups, from sands to medium and heavy clays, by the clay in the middle of the grade.
-      GROUPS = [["sands", 10], ["sandy loams", 20], ["loams", 28], ["clay loams", 36], ["light clays", 45],
-                ["medium to heavy clays", 101]].freeze
-      # Groups between surface soil and subsoil from which the profile has a texture contrast, and within how many cm.
-      CONTRAST = 1.5
-      WITHIN_CM = 10
+      GROUPS = Data::PROFILE["form_groups"].to_a.freeze
+      CONTRAST = Data::PROFILE["form_contrast"]
+      WITHIN_CM = Data::PROFILE["form_within"]
       NAMES = { "uniform" => "Uniform: the texture hardly changes down the profile.",
                 "gradational" => "Gradational: the texture becomes finer little by little.",
                 "duplex" => "Duplex (texture contrast): the subsoil is much finer, over a clear boundary." }.freeze

@@ -5,11 +5,9 @@ module Grittle
     # What a change between two horizons is consistent with, cautiously, and what would tell. [common practice; the amounts are
     # our own model]
     class Origin
-      # Percentage points of clay that count as more, and of coarse fragments that count as another amount.
-      MORE_CLAY = 5
-      OTHER_STONES = 15
-      # Steps of Munsell value by which a leached horizon is paler than the one below.
-      PALER = 1
+      MORE_CLAY = Data::PROFILE["origin_more_clay"]
+      OTHER_STONES = Data::PROFILE["origin_other_stones"]
+      PALER = Data::PROFILE["origin_paler"]
       TELLS = "Clay films, the stones and the sand fractions would tell."
 
       # @param upper, lower [Described]

@@ -5,10 +5,8 @@ module Grittle
     # What in a profile does not go together, worded as questions: the surveyor may have good reasons. [common practice; the
     # amounts are our own model]
     module Questions
-      # Percentage points of clay by which a C is finer than the B above it.
-      FINER = 5
-      # Percentage points by which the clay written down lies outside the class.
-      OUTSIDE = 5
+      FINER = Data::PROFILE["question_finer"]
+      OUTSIDE = Data::PROFILE["question_outside"]
 
       module_function
 

@@ -8,7 +8,7 @@ module Grittle
     #   "name"           of the profile
     #   "naming_system"  whose names its method gives
     #   "horizons"       from the surface down, each with "designation", "upper_cm", "lower_cm", "boundary" (a word),
-    #                    "moist_colour", "seen" (fields of Fields::HORIZON), "reported_class" (a class without a reading) and
+    #                    "moist_colour", "seen" (fields of Entry::Fields::HORIZON), "reported_class" (a class without a reading) and
     #                    "readings", oldest first, each with "id", "by", "day", "reported" (whether it was chosen to speak),
     #                    "disturbed" (why it does not speak for its depth), "named" (the class assigned), and either "verdict" (as
     #                    Verdict has it) or "observations" and "method"

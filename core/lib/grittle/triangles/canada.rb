@@ -4,9 +4,7 @@ module Grittle
   module Triangles
     # Heavy clay is what two systems split off the clays of the USDA triangle.
     module HeavyClay
-      # Clay percent above which clay and silty clay are heavy [published: Canadian System of Soil Classification, 3rd
-      # ed., 1998; FAO Guidelines for Soil Description, 4th ed., 2006, fig. 4; both written from memory].
-      ABOVE = 60
+      ABOVE = Data::NAMES["heavy_clay_over"]
 
       module_function
 

@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Entry
+    # Everything that is written down beside names and depths, of each kind of thing. The one list for the forms, the desk
+    # table, the API, the exports and the import.
+    #
+    # Words and limits: [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3] where a source is named "manual", else
+    # [common practice].
+    module Fields
+      MANUAL = "Soil Survey Manual, USDA Handbook 18, 2017, ch. 3 (published)"
+
+      def self.words(*names) = names.to_h { |name| [name.downcase.tr(" -", "__").delete(",<>%().&"), name] }.freeze
+      private_class_method :words
+
+      def self.table(*fields) = fields.to_h { |field| [field.name, field] }.freeze
+      private_class_method :table
+
+      def self.field(...) = Field.new(...)
+      private_class_method :field
+
+      PERCENT = { range: 0..100, unit: "%" }.freeze
+      NOTE = { limit: 2000 }.freeze
+      MOISTURE = words("Dry", "Moist", "Wet")
+      DEGREE = { "non" => "Not", "slightly" => "Slightly", "moderately" => "Moderately", "very" => "Very" }.freeze
+      PH_METHODS = { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze
+      SLAKING = { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze
+      DISPERSION = { "none" => "None", "some" => "Some", "complete" => "All of it" }.freeze
+      SIZE = words("Very fine", "Fine", "Medium", "Coarse", "Very coarse")
+
+      SITE = table(
+        field("project", "Project", :text, group: "Where and when"),
+        field("date", "Date", :date, group: "Where and when"),
+        field("observer", "Observer", :text, group: "Where and when"),
+        field("latitude", "Latitude", :number, range: -90..90, unit: "°", group: "Where and when",
+hint: "WGS84, decimal degrees, north is positive"),
+        field("longitude", "Longitude", :number, range: -180..180, unit: "°", group: "Where and when",
+hint: "WGS84, decimal degrees, east is positive"),
+        field("accuracy_m", "Accuracy", :number, range: 0..10_000, unit: "m", group: "Where and when"),
+        field("elevation_m", "Elevation", :number, range: -500..9000, unit: "m", group: "Where and when"),
+        field("slope_percent", "Slope", :number, range: 0..500, unit: "%", group: "Land"),
+        field("aspect", "Aspect", :choice, group: "Land",
+              words: { "n" => "North", "ne" => "North-east", "e" => "East", "se" => "South-east", "s" => "South", "sw" => "South-west",
+                       "w" => "West", "nw" => "North-west", "level" => "Level" }.freeze),
+        field("land_use", "Land use", :text, group: "Land"),
+        field("history", "History", :text, group: "Land", hint: "Fill, levelling, former use", **NOTE),
+        field("vegetation", "Vegetation", :text, group: "Land", hint: "And plants that tell of wetness, lime or salt", **NOTE),
+        field("surface_stones", "Stones on the surface", :text, group: "Land"),
+        field("surface_condition", "Surface", :choice, group: "Land",
+              words: words("Firm", "Loose", "Crusted", "Cracked", "Sealed", "Flooded", "Frozen", "Cultivated")),
+        field("geology", "Geology or parent material", :text, group: "Land"),
+        field("water_hardness", "Water used", :text, group: "Conditions", hint: "Rain or tap, soft or hard"),
+        field("contamination", "Contamination suspected", :flag, group: "Conditions"),
+        field("weather", "Weather lately", :choice, words: MOISTURE, group: "Conditions")
+      )
+
+      PROFILE = table(
+        field("date", "Date", :date),
+        field("excavated_depth_cm", "Depth reached", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("water_table_cm", "Water met at", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("stopped_by", "Why it stopped", :choice,
+              words: words("Depth reached", "Stone", "Hardpan", "Rock", "Water", "Frozen", "Tool limit")),
+        field("drainage_class", "Drainage", :choice, source: MANUAL,
+              words: words("Very poorly", "Poorly", "Somewhat poorly", "Moderately well", "Well", "Somewhat excessively", "Excessively")),
+        field("parent_material", "Parent material", :text, suggestions: %w[till alluvium colluvium loess residuum fill])
+      )
+
+      HORIZON = table(
+        field("moist_colour", "Colour, moist", :munsell, group: "Colour", hint: "Munsell, such as 10YR 4/3"),
+        field("dry_colour", "Colour, dry", :munsell, group: "Colour"),
+        field("mottle_abundance", "Mottles", :choice, group: "Colour", source: MANUAL,
+              words: { "none" => "None", "few" => "Few, < 2 %", "common" => "Common, 2 to under 20 %",
+              "many" => "Many, 20 % and more" }.freeze),
+        field("mottle_kind", "Kind of mottles", :choice, words: words("Rusty", "Grey", "Blue-green", "Yellow"), group: "Colour"),
+        field("mottle_colour", "Colour of mottles", :munsell, group: "Colour"),
+        field("mottle_size", "Size of mottles", :choice, words: words("Fine", "Medium", "Coarse"), group: "Colour"),
+        field("mottle_contrast", "Contrast of mottles", :choice, words: words("Faint", "Distinct", "Prominent"), group: "Colour"),
+        field("colour_inherited", "Colour of the rock", :flag, group: "Colour", hint: "It is the parent material's own, not of wetness"),
+        field("structure_grade", "Structure", :choice, group: "Structure", source: MANUAL,
+              words: words("Single grain", "Massive", "Weak", "Moderate", "Strong")),
+        field("structure_type", "Shape of peds", :choice, words: words("Granular", "Crumb", "Blocky", "Platy", "Prismatic", "Columnar"),
+                                                          group: "Structure", carries: true),
+        field("structure_size", "Size of peds", :choice, words: SIZE, group: "Structure"),
+        field("digging", "Resistance to digging", :choice, words: words("Loose", "Low", "Moderate", "High", "Very high"),
+group: "Structure"),
+        field("dry_consistence", "Consistence, dry", :choice, group: "Structure",
+                                                             words: words("Loose", "Soft", "Slightly hard", "Hard", "Very hard")),
+        field("moist_consistence", "Consistence, moist", :choice, group: "Structure",
+                                                                 words: words("Loose", "Very friable", "Friable", "Firm", "Very firm")),
+        field("stickiness", "Stickiness, wet", :choice, words: DEGREE, group: "Structure"),
+        field("plasticity", "Plasticity, wet", :choice, words: DEGREE, group: "Structure"),
+        field("moisture", "Moisture", :choice, words: MOISTURE, carries: true, group: "Structure"),
+        field("roots", "Roots", :choice, words: words("None", "Few", "Common", "Many"), carries: true, group: "Life and stones"),
+        field("root_size", "Size of roots", :choice, words: words("Fine", "Coarse", "Fine and coarse"), carries: true,
+group: "Life and stones"),
+        field("earthworms", "Earthworms", :number, range: 0..500, group: "Life and stones", hint: "counted in one spadeful"),
+        field("pores", "Pores and channels", :text, group: "Life and stones"),
+        field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: "Life and stones", hint: "by volume, above 2 mm"),
+        field("fragments_size", "Size of fragments", :choice, words: words("Gravel", "Cobbles", "Stones", "Boulders"), carries: true,
+                                                              group: "Life and stones"),
+        field("fragments_shape", "Shape of fragments", :choice, words: words("Rounded", "Subrounded", "Angular", "Flat"), carries: true,
+                                                                group: "Life and stones"),
+        field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Life and stones",
+                                                            suggestions: ["ironstone nodules", "carbonate nodules", "quartz", "shale"]),
+        field("ph", "pH", :number, range: 0..14, group: "Chemistry", hint: "Several depths: take samples on the section"),
+        field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
+        field("slaking", "Crumb slakes", :choice, words: SLAKING, group: "Chemistry"),
+        field("dispersion", "Crumb's water milky", :choice, words: DISPERSION, group: "Chemistry"),
+        field("effervescence", "Fizz with acid", :choice, group: "Chemistry", source: MANUAL,
+              words: words("None", "Very slight", "Slight", "Strong", "Violent")),
+        field("water_repellence", "Water repellence", :choice, words: words("None", "Slight", "Strong"), group: "Chemistry"),
+        field("odour", "Odour", :text, group: "Chemistry", hint: "From a distance"),
+        field("organic_matter", "Organic matter", :text, group: "Chemistry"),
+        field("discontinuity", "Other material begins here", :flag, group: "Notes", hint: "Stones, colour or grain change with it"),
+        field("fell_in", "Fell in from above", :flag, group: "Notes"),
+        field("note", "Note", :text, group: "Notes", **NOTE)
+      )
+
+      # A piece of soil that something was done to.
+      SAMPLE = table(
+        field("moisture", "Moisture", :choice, words: MOISTURE),
+        field("condition", "Condition", :choice,
+              words: { "whole" => "Whole", "smeared" => "Smeared", "fell_in" => "Fell in from above" }.freeze),
+        field("note", "Note", :text, **NOTE)
+      )
+      SAMPLE_KINDS = { "palmful" => "Palmful", "crumb" => "Crumb", "clod" => "Clod", "bag" => "Bag for the laboratory",
+                       "reference" => "Reference" }.freeze
+
+      # One pull of the auger.
+      INCREMENT = table(
+        field("from_cm", "From", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("to_cm", "To", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("lost_cm", "Lost", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("condition", "Condition", :choice, words: SAMPLE["condition"].words)
+      )
+
+      ALL = { "site" => SITE, "profile" => PROFILE, "horizon" => HORIZON, "sample" => SAMPLE, "increment" => INCREMENT }.freeze
+
+      module_function
+
+      # @param kind [String] one of ALL
+      # @param input [Hash{String=>Object}] as typed
+      # @return [Hash{String=>Object}] as kept; nil where something is taken back
+      # @raise [InvalidInput] with every bad field
+      def read(kind, input)
+        problems = []
+        read = input.to_h do |name, value|
+          field = ALL[kind][name] || raise(InvalidInput, [Problem.new(pointer: "/#{name}", sentence: "A #{kind} has no “#{name}”.")])
+          [name, field.read(value)]
+        rescue InvalidInput => e
+          problems.concat(e.problems)
+          [name, nil]
+        end
+        raise InvalidInput, problems unless problems.empty?
+
+        read
+      end
+    end
+  end
+end
