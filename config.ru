@@ -2,7 +2,7 @@
 
 require_relative "app/api"
 
-Database.connect
+Database.connect(patience: Database::PATIENCE)
 
 use RequestLog
 use Page, root: File.expand_path("web/dist", __dir__)

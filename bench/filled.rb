@@ -12,8 +12,7 @@ module Filled
   PER_SITE = PROFILES * HORIZONS
   # Sites that are written at once.
   BATCH = 250
-  DAYS = 730
-  BEGAN = Time.utc(2024, 3, 1)
+  BEGAN = Time.utc(1990, 3, 1)
   CLASSES = %w[SL L SIL CL C SCL SICL LS].freeze
   PLACES = %w[Alder Birch Clover Dock Elder Fern Gorse Hazel Iris Juniper].freeze
   METHOD = { key: "ribbon_and_rub", limit_set: "metric", ribbon_counts_from: "any_length", unit: "mm", system: "usda", curve: "consensus",
@@ -71,7 +70,8 @@ module Filled
   def open?(place, layer) = place == PROFILES - 1 && layer == HORIZONS - 1
   def site_name(id) = "#{PLACES[id % 10]} #{id}"
   def code(id) = CLASSES[id % CLASSES.size]
-  def day(id) = BEGAN + ((id / PER_SITE % DAYS) * 86_400)
+  # Each site has a day of its own.
+  def day(id) = BEGAN + (id / PER_SITE * 86_400)
 
   def profile(id, site, place)
     { id: id, site_id: site, name: "Pit #{id}", kind: "pit", open: place == PROFILES - 1, touched_at: day(id * HORIZONS), **METHOD }

@@ -45,6 +45,7 @@ def requests(count)
   },
     "section" => -> { ask("GET", "/api/profiles/#{profile -= 1}") }, # another each time, as it has not been asked for before
     "where the work stopped" => -> { ask("GET", "/api/work") },
+    "quick readings" => -> { ask("GET", "/api/readings") },
     "first page" => -> { ask("GET", "/api/sites") },
     "search by a name" => -> { ask("GET", "/api/sites?text=#{Filled.site_name(count / Filled::PER_SITE).sub(' ', '%20')}") },
     "search by a common word" => -> { ask("GET", "/api/sites?text=pasture") },

@@ -16,7 +16,7 @@ if processes > 1
   preload_app!
   silence_single_worker_warning
   before_fork { ActiveRecord::Base.connection_handler.clear_all_connections!(:all) }
-  before_worker_boot { Database.connect }
+  before_worker_boot { Database.connect(patience: Database::PATIENCE) }
 end
 
 # If bin/start is killed outright, do not stay behind and hold the port.

@@ -34,19 +34,20 @@ class Idempotency
   def once(env, key)
     response = nil
     ActiveRecord::Base.transaction(requires_new: true) do
-      kept = keep(key, digest(env))
+      keep(key, digest(env))
       response = @app.call(env)
       raise ActiveRecord::Rollback unless (200..299).cover?(response.first)
 
       # A record that can be read again is not kept a second time: the replay reads it.
-      kept.update!(status: response.first, replay: env["grittle.replay"], body: env["grittle.replay"] ? nil : read(response))
+      replay = env["grittle.replay"]
+      KeptResponse.where(idempotency_key: key).update_all(status: response.first, replay: replay, body: replay ? nil : read(response))
     end
     response
   rescue ActiveRecord::RecordNotUnique # waits for a twin under way, so its answer is there
     replay(env, key)
   end
 
-  def keep(key, digest) = KeptResponse.create!(idempotency_key: key, request_digest: digest, created_at: Time.now.utc)
+  def keep(key, digest) = KeptResponse.insert!({ idempotency_key: key, request_digest: digest, created_at: Time.now.utc })
 
   def replay(env, key)
     kept = KeptResponse.find_by!(idempotency_key: key)

@@ -24,5 +24,7 @@ class RequestLog
     why = env["grittle.problem"]&.tr("\r\n", "  ")
     @output.puts [Time.now.utc.strftime("%FT%TZ"), env["grittle.number"], env["REQUEST_METHOD"], env["PATH_INFO"].inspect[1..-2], status,
                   "#{took}ms", why].compact.join(" ")
+  rescue SystemCallError, IOError
+    nil # on a full disk the answer still goes out
   end
 end

@@ -21,6 +21,17 @@ class Fieldbook < ActiveRecord::Base
   # @return [ActiveRecord::Relation]
   def readings = Reading.joins(:sample).where(samples: { fieldbook_id: id })
 
+  # What was left open, by an index of its own; the fieldbook is looked up after, or the database would go through all of its sites.
+  # @return [ActiveRecord::Relation]
+  def open_profiles
+    Profile.joins("STRAIGHT_JOIN sites ON sites.id = profiles.site_id").where(sites: { fieldbook_id: id }, open: true)
+  end
+
+  # @return [ActiveRecord::Relation] likewise, with their samples
+  def unclassed_readings
+    Reading.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(samples: { fieldbook_id: id }, classed: false)
+  end
+
   # What a photograph can be of.
   # @param kind [String] one of Photo::OWNERS
   # @return [ActiveRecord::Relation]

@@ -20,7 +20,7 @@ module Routes
         scope = ::Exchange::Scope.new(params["of"] || "fieldbook", params["id"])
         file = ::Exchange::Stream.new(writer.new(scope), EXPORTS)
         headers "content-type" => writer::MEDIA_TYPE, "x-content-type-options" => "nosniff",
-                "content-disposition" => ::Exchange::Stream.disposition(scope.name, ending)
+                "content-disposition" => ::Exchange::Stream.disposition(scope.name, ending), **file.handing_over(env)
         body file
       end
 
