@@ -6,6 +6,7 @@ require_relative "../core/lib/grittle"
 
 require_relative "files"
 require_relative "plain_text"
+require_relative "recent"
 require_relative "models/record"
 require_relative "models/describable"
 require_relative "models/methodical"

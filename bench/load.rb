@@ -12,6 +12,9 @@ BASE = URI(ARGV[0] || "http://127.0.0.1:4600")
 CLIENTS = Integer(ARGV[1] || 50)
 SECONDS = Float(ARGV[2] || 15)
 SEED = 7
+# What is asked of one sample, and how many ribbons are pushed of it, before the next is begun.
+WRITES_OF_ONE = 12
+LENGTHS_MM = (10..75)
 ANSWERS = { "ball_holds" => [true], "wet_rub" => %w[neither very_smooth very_gritty], "grittiness" => %w[slight moderate very],
             "stickiness" => %w[slightly moderately very], "shine" => %w[none slight moderate] }.freeze
 # Of ten requests, four write.
@@ -31,7 +34,8 @@ class Client
   def run(until_time)
     Net::HTTP.start(BASE.host, BASE.port, read_timeout: 60) do |http|
       @http = http
-      @reading = send_json(Net::HTTP::Post, "/api/readings", {})
+      @written = 0
+      begin_reading
       step while now < until_time
     end
   end
@@ -46,9 +50,19 @@ class Client
   end
 
   def write
+    @written += 1
+    return begin_reading if (@written % WRITES_OF_ONE).zero?
+    return push if @random.rand < 0.3
+
     name, values = ANSWERS.to_a[@random.rand(ANSWERS.size)]
-    body = { version: @reading["version"], answers: { name => values[@random.rand(values.size)] } }
-    @reading = send_json(Net::HTTP::Patch, "/api/readings/#{@reading['id']}", body) || @reading
+    change(Net::HTTP::Patch, "", answers: { name => values[@random.rand(values.size)] })
+  end
+
+  def begin_reading = @reading = send_json(Net::HTTP::Post, "/api/readings", {})
+  def push = change(Net::HTTP::Post, "/ribbons", length: @random.rand(LENGTHS_MM), unit: "mm")
+
+  def change(verb, below, **body)
+    @reading = send_json(verb, "/api/readings/#{@reading['id']}#{below}", { version: @reading["version"], **body }) || @reading
   end
 
   def send_json(verb, path, body)

@@ -13,7 +13,8 @@ require_relative "median"
 BASE = URI(ARGV[0] || "http://127.0.0.1:4600")
 COUNT = 41
 FELT = { "ball_holds" => true, "ribbons" => [41, 44, 39].map { |mm| { "length_mm" => mm } }, "wet_rub" => "neither",
-         "grittiness" => "moderate", "stickiness" => "moderately", "mould_feel" => "doughy" }.freeze
+         "grittiness" => "moderate", "stickiness" => "moderately", "mould_feel" => "doughy",
+         "sand_estimate" => { "percent" => 30.0, "half_width" => 6 } }.freeze
 # The most that each may take, times the assessment.
 AT_MOST = 1.5
 
@@ -42,11 +43,13 @@ ANSWERS = 12
 
 20.times { Grittle.assess(FELT).to_h } # warm
 assessment = median(COUNT) { Grittle.assess(FELT).to_h }
-grit = %w[moderate slight].cycle
 path = reading = nil
 given = ANSWERS
+# Another number each time, so that no assessment was made before.
+percent = 30.0
 answer = lambda do
-  reading = write.call(Net::HTTP::Patch, path, { version: reading["version"], answers: { grittiness: grit.next } })
+  changed = { sand_estimate: { percent: percent += 0.1, half_width: 6 } }
+  reading = write.call(Net::HTTP::Patch, path, { version: reading["version"], answers: changed })
 end
 prepare = lambda do
   next if (given += 1) < ANSWERS

@@ -14,6 +14,8 @@ class Reading < Record
   include Methodical
 
   STEPS = Grittle::Tests::Steps::ALL
+  # The first taps of every reading are the same.
+  ASSESSED = Recent.new(most: 100)
 
   # @param horizon [Horizon, nil] nil, without a sample, begins a quick reading
   # @param sample [Sample, nil] one that was taken before
@@ -45,6 +47,9 @@ class Reading < Record
       add(record.keep(kept[:rule], kept[:reason])) if kept
     end
   end
+
+  # @return [Hash] as Grittle::Assessment#to_h
+  def assessed = ASSESSED.fetch([observations, field_method.to_h]) { assessment.to_h }
 
   # What the hand expects before any water.
   # @param code [String, nil] a class of the reading's key; nil takes it back
@@ -120,10 +125,11 @@ class Reading < Record
     [*answers.map(&:event), *ribbons.flat_map(&:events), *assignments.map(&:event)].sort_by.with_index { |event, at| [event["at"], at] }
   end
 
-  # Locks the reading, so that of two writers on one version the second is told. All that one change adds has one time.
+  # Locks the reading, so that of two writers on one version the second is told; what was loaded in that version still holds. All that
+  # one change adds has one time.
   def write(version)
-    with_lock do
-      raise Stale, self unless lock_version == version
+    transaction do
+      raise Stale, reload unless [lock_version, self.class.lock.where(id: id).pick(:lock_version)].uniq == [version]
 
       @now = Time.now.utc.round(6)
       yield

@@ -5,7 +5,7 @@ module Routes
   module Support
     PAGE_SIZE = 50
     # Bytes: some hundred profiles and readings.
-    KEPT = KeptText.new(most: 32 * 1024 * 1024)
+    KEPT = Recent.new(most: 32 * 1024 * 1024, &:bytesize)
 
     # @return [Hash{Symbol=>Object}] the body, its shape already checked against the API description
     def input = @input ||= JSON.parse(request.body.read, symbolize_names: true)

@@ -13,7 +13,7 @@ module ReadingSerializer
       **made(reading),
       **place(reading), observations: reading.observations, superseded: reading.superseded, moisture: moisture(reading.record),
       ribbons: reading.record.ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessed(reading, assessment), ended_at: assessment.ended_at, **offers(reading, assessment),
+      assessment: assessed(reading), ended_at: assessment.ended_at, **offers(reading, assessment),
       expected: expected(reading.record),
       assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
       cautions: cautions(reading), photos: DescriptionSerializer.photos(reading)
@@ -27,9 +27,9 @@ module ReadingSerializer
   end
 
   # @return [Hash] schema Assessment, with the reason beside a contradiction that is kept
-  def assessed(reading, assessment)
+  def assessed(reading)
     kept = reading.record.kept
-    whole = assessment.to_h
+    whole = reading.assessed
     whole.merge("contradictions" => whole["contradictions"].map { |one| one.merge("kept" => kept[one["rule"]]) })
   end
 

@@ -54,7 +54,7 @@ RSpec.describe "answers that are kept" do
   end
 
   it "are forgotten once there are too many, the one asked for longest ago first" do
-    kept = KeptText.new(most: 10)
+    kept = Recent.new(most: 10, &:size)
     made = []
     ask = ->(key) { kept.fetch([key]) { (made << key) && (key * 4) } }
     %w[a b a c a b].each(&ask)
