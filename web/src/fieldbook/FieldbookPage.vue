@@ -84,7 +84,7 @@ function addProfile(site: Site): void {
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
           <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
-          <p class="text-pencil mt-1.5">{{ list.length ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}` : 'No site yet' }}</p>
+          <p class="text-pencil mt-1.5">{{ list.length ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}` : searching ? 'No site found' : 'No site yet' }}</p>
         </div>
         <div class="flex flex-wrap gap-2">
           <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Carry out</button>

@@ -20,8 +20,8 @@ function clear(): void {
 
 <template>
   <form role="search" class="flex flex-wrap gap-x-3 gap-y-2 items-end" @submit.prevent="set({ text })">
-    <label class="grid gap-0.5 text-base font-semibold grow min-w-40">Search<input v-model="text" type="search" class="field !min-h-11 !text-base !px-2" placeholder="Name, note, horizon, class" @input="later()" /></label>
-    <label class="grid gap-0.5 text-base font-semibold">Class<select class="field !min-h-11 !text-base !px-2 !w-40" :value="model.class" @change="set({ class: ($event.target as HTMLSelectElement).value })">
+    <label class="grid gap-0.5 text-base font-semibold grow basis-36 min-w-36">Search<input v-model="text" type="search" class="field !min-h-11 !text-base !px-2 w-full min-w-0" placeholder="Name, note, horizon, class" @input="later()" /></label>
+    <label class="grid gap-0.5 text-base font-semibold">Class<select class="field !min-h-11 !text-base !px-2 !w-36" :value="model.class" @change="set({ class: ($event.target as HTMLSelectElement).value })">
       <option value="">Any</option>
       <optgroup v-for="s in systems" :key="s.value" :label="s.name"><option v-for="c in classes(s.value)" :key="c.code" :value="`${s.value}:${c.code}`">{{ c.name }}</option></optgroup>
     </select></label>
