@@ -53,12 +53,19 @@ module Exchange
     PIECE = 16_384
     private_constant :PIECE
 
+    # What a value of a kind looks like in JSON; nil for what may need escapes. What is JSON already goes out as it is kept.
+    AS_JSON = { id: :to_s, ref: :to_s, integer: :to_s, number: :to_s, flag: :to_s, json: :itself, time: :inspect }.freeze
+    private_constant :AS_JSON
+
     def lines(table)
-      openings = table.columns.map { |column| [column, "#{JSON.generate(column.name)}:"] }
+      columns = table.columns.map { |column| [%("#{column.name}":), AS_JSON[column.kind]] }
       piece = +""
       between = "\n"
       Rows.new(table, @scope.relation(table)).each_values do |values|
-        piece << between << line(openings, values, table)
+        piece << between
+        line(piece, columns, values)
+        piece << %(,"data":) << JSON.generate(picture(values.first)) if table.name == "photos"
+        piece << "}"
         between = ",\n"
         next if piece.bytesize < PIECE
 
@@ -68,13 +75,18 @@ module Exchange
       yield piece unless piece.empty?
     end
 
-    # What is JSON already goes out as it is kept.
-    def line(openings, values, table)
-      members = openings.zip(values).map do |(column, opening), value|
-        opening + (value && column.kind == :json ? value : JSON.generate(value))
+    # The members of a row, from its brace on.
+    def line(piece, columns, values)
+      opening = "{"
+      columns.each_with_index do |(name, how), place|
+        value = values[place]
+        text = if value.nil? then "null"
+               elsif how then value.public_send(how)
+               else JSON.generate(value)
+               end
+        piece << opening << name << text
+        opening = ","
       end
-      members << %("data":#{JSON.generate(picture(values.first))}) if table.name == "photos"
-      "{#{members.join(',')}}"
     end
 
     def picture(id)

@@ -8,6 +8,8 @@ module Exchange
   # models, which would take most of the time.
   class Rows
     BATCH = 1000
+    # ISO 8601 to the microsecond, UTC.
+    TIME = "%FT%T.%6NZ"
     # Columns of the database that a derived column needs.
     DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id" }.freeze
     SOURCES = { field: ->(_) { "described" }, person: ->(column) { "#{column.name}_id" },
@@ -19,7 +21,7 @@ module Exchange
       @table = table
       @relation = relation
       @sources = ["id", *table.columns.map { |column| source(column) }].uniq
-      @at = table.columns.map { |column| @sources.index(source(column)) }
+      @places = table.columns.map { |column| [@sources.index(source(column)), writer(column)] }
       @names = {}
     end
 
@@ -64,22 +66,22 @@ module Exchange
 
     def values(kept)
       @described = nil
-      @table.columns.each_with_index.map do |column, place|
-        value = kept[@at[place]]
-        value.nil? ? nil : written(column, value)
+      @places.map do |place, writer|
+        value = kept[place]
+        writer && !value.nil? ? writer.call(value) : value
       end
     end
 
-    def written(column, value)
+    # @return [Proc, nil] from what the database keeps to what the row holds; nil where that is the same
+    def writer(column)
       case column.kind
-      when :field then (@described ||= JSON.parse(value))[column.name]
-      when :person then person(value)
-      when :time then value.iso8601(6)
-      when :number then plain(value)
-      when :flag then [1, true].include?(value)
-      when :derived then send(column.name, value)
-      when :json then @table.name == "revisions" ? JSON.generate(Traces.outward(JSON.parse(value))) : value
-      else value
+      when :field then ->(value) { (@described ||= JSON.parse(value))[column.name] }
+      when :person then method(:person)
+      when :time then ->(value) { value.strftime(TIME) }
+      when :number then ->(value) { plain(value) }
+      when :flag then ->(value) { [1, true].include?(value) }
+      when :derived then method(column.name)
+      when :json then ->(value) { JSON.generate(Traces.outward(JSON.parse(value))) } if @table.name == "revisions"
       end
     end
 
