@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Exchange
-  # A fieldbook that was sent, as rows of the known tables: checked as a whole, then taken in as a whole.
+  # A fieldbook that was sent, as rows of the known tables: checked as a whole, then imported as a whole.
   class Book
     attr_reader :problems
 
@@ -97,7 +97,7 @@ module Exchange
 
       place = @rows[table.name].index(row) + 1
       raise Unreadable,
-            "#{table.name}, row #{place}, could not be taken in: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
+            "#{table.name}, row #{place}, could not be imported: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
     end
 
     # What lists read follows from the rows that are there now.

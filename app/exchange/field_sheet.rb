@@ -18,7 +18,7 @@ module Exchange
     SEEN = {
       "Colour, mottles" => %w[mottle_abundance mottle_kind mottle_colour],
       "Structure, consistence" => %w[structure_grade structure_type structure_size moist_consistence stickiness plasticity],
-      "Roots, stones, fizz" => %w[roots fragments_percent fragments_size effervescence], "Note" => %w[moisture odour note]
+      "Roots, stones, acid" => %w[roots fragments_percent fragments_size effervescence], "Note" => %w[moisture odour note]
     }.freeze
     # Points of the columns that hold numbers.
     WIDTHS = { 0 => 34, 1 => 44, 3 => 56, 4 => 42 }.freeze
@@ -72,7 +72,9 @@ module Exchange
     def heading(profile)
       print(profile.name, size: 20, style: :bold)
       print("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
-      people = [["Hand", profile.hand], ["pen", profile.pen]].filter_map { |role, person| "#{role} #{person.name}" if person }
+      people = [["Textured by", profile.hand], ["recorded by", profile.pen]].filter_map do |role, person|
+        "#{role} #{person.name}" if person
+      end
       facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
                *said("profile", profile.seen.slice(*PROFILE)), profile.site.note, profile.note].compact
       print(facts.join(". "), color: ink(Drawing::PENCIL)) if facts.any?
@@ -187,8 +189,8 @@ module Exchange
 
     def record(reading)
       key = reading.field_method.key_class
-      ["#{key::NAME}, #{key::SOURCE}", ("hand #{reading.hand.name}" if reading.hand),
-       ("pen #{reading.pen.name}" if reading.pen), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
+      ["#{key::NAME}, #{key::SOURCE}", ("textured by #{reading.hand.name}" if reading.hand),
+       ("recorded by #{reading.pen.name}" if reading.pen), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
        "rules #{reading.assignments.last&.rules_version || Grittle::RULES_VERSION}"].compact.join("; ")
     end
 

@@ -3,9 +3,9 @@
 require "securerandom"
 
 module Exchange
-  # One file on its way in: opened and checked, mapped if it is a table, then taken in as a whole or not at all. The file and how far
+  # One file on its way in: opened and checked, mapped if it is a table, then imported as a whole or not at all. The file and how far
   # it has come are kept beside the database, where every process of the server finds them; each opens the file for itself when it
-  # is asked for it. What was not taken in when the server stops has changed nothing, and is sent again.
+  # is asked for it. What was not imported when the server stops has changed nothing, and is sent again.
   class Import
     MOST_BYTES = 64 * 1024 * 1024
     KEPT_FOR = 3600 # seconds
@@ -94,7 +94,7 @@ module Exchange
     # @raise [Grittle::InvalidInput] for what is no table, or a mapping that does not fit
     def map(targets, unit:)
       refuse("Only a table of horizons has columns to map.") unless format == "table"
-      refuse("It is being taken in already.") unless state == "checked"
+      refuse("It is being imported already.") unless state == "checked"
       source.map(targets, unit: unit)
       note("targets" => targets, "unit" => unit)
     end
@@ -103,8 +103,8 @@ module Exchange
     # @return [Thread]
     # @raise [Grittle::InvalidInput] while something is wrong
     def run
-      refuse("Nothing is taken in while something is wrong in the file.") unless source.problems.empty?
-      refuse("It is being taken in already.") unless state == "checked" && claim
+      refuse("Nothing is imported while something is wrong in the file.") unless source.problems.empty?
+      refuse("It is being imported already.") unless state == "checked" && claim
       note("state" => "running", "process" => Process.pid)
       @thread = Thread.new { take_in }
     end
@@ -117,7 +117,7 @@ module Exchange
       note("state" => "done")
     rescue StandardError => e
       warn "import #{id}: #{e.class}: #{e.message[0, 300]} (#{e.backtrace&.first})"
-      fail_with(e.is_a?(Grittle::InvalidInput) ? e.message : "It could not be taken in. Nothing was changed.")
+      fail_with(e.is_a?(Grittle::InvalidInput) ? e.message : "It could not be imported. Nothing was changed.")
     end
 
     private

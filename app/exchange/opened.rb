@@ -34,7 +34,7 @@ module Exchange
     end
 
     def rows(table, text)
-      refuse("#{table.name}.csv has more than #{MOST_ROWS} rows. Export and take in one site at a time.") if text.count("\n") > MOST_ROWS
+      refuse("#{table.name}.csv has more than #{MOST_ROWS} rows. Export and import one site at a time.") if text.count("\n") > MOST_ROWS
 
       CSV.parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true).each_with_index.map do |line, place|
         line.to_h.compact.to_h do |name, cell|
@@ -52,7 +52,7 @@ module Exchange
     MOST_ROWS = 250_000
 
     def json(bytes)
-      refuse("The file has more than #{MOST_ROWS} rows. Export and take in one site at a time.") if bytes.count("{") > MOST_ROWS
+      refuse("The file has more than #{MOST_ROWS} rows. Export and import one site at a time.") if bytes.count("{") > MOST_ROWS
       if bytes[0, 4096].include?('"FeatureCollection"') && bytes.bytesize > MOST_GEOJSON_BYTES
         refuse("A GeoJSON of sites has at most #{MOST_GEOJSON_BYTES / 1024 / 1024} MB.")
       end

@@ -10,7 +10,7 @@ module Exchange
     # @param features [Array]
     # @raise [Unreadable]
     def initialize(features)
-      raise Unreadable, "The file has #{features.size} features; at most #{MOST_SITES} are taken in." if features.size > MOST_SITES
+      raise Unreadable, "The file has #{features.size} features; at most #{MOST_SITES} are imported." if features.size > MOST_SITES
 
       @problems = Problems.new
       @sites = features.each_with_index.map { |feature, place| @problems.within("feature #{place + 1}") { site(feature) } }

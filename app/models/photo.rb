@@ -45,7 +45,7 @@ class Photo < Record
   # Fields that speak of more than the picture: where it was taken, and what anybody wrote into it.
   BAGGAGE = /GPS|xmp|iptc|Description|Comment|Artist|Make/
 
-  # A picture of a fieldbook that is taken in must be as it was written there.
+  # A picture of a fieldbook that is imported must be as it was written there.
   # @raise [Grittle::InvalidInput]
   def self.check_clean(bytes, media_type, digest)
     refuse("The picture #{digest[0, 12]} is not what its row says.") \

@@ -10,8 +10,8 @@ module NumbersPage
     # Numbers
 
     Every number that Grittle computes with, and the pages of the table keys, written from `core/lib/grittle/data/` by
-    `bin/support/numbers_page.rb`. *published*: from the source named; *from memory*: of that source, but not with the page open;
-    *common practice*: taught, without a source; *our own*: our own model or choice. Triangles have their rules, with their sources, in
+    `bin/support/numbers_page.rb`. *published*: from the source named; *not checked*: of that source, but written without the page
+    open; *common practice*: taught, without a source; *our own*: our own model or choice. Triangles have their rules, with their sources, in
     `core/lib/grittle/triangles/`.
   TEXT
 
@@ -27,7 +27,7 @@ module NumbersPage
 
   def figures(subject)
     rows = subject.all.map do |name, figure|
-      [name.to_s.tr("_", " "), said(figure.value), figure.unit, figure.mark, figure.source]
+      [name.to_s.tr("_", " "), said(figure.value), figure.unit, mark(figure.mark), figure.source]
     end
     "## #{subject.title}\n\n#{table(%w[number value unit mark source], rows)}"
   end
@@ -41,7 +41,7 @@ module NumbersPage
     <<~TEXT
       ## #{page.title}, as printed
 
-      #{page.mark}: #{page.source}
+      #{mark(page.mark)}: #{page.source}
 
       #{table(['class', *columns], printed)}
       ### How it is read
@@ -51,6 +51,8 @@ module NumbersPage
       #{table(['class', *tests.map { |test| test.tr('_', ' ') }], read)}
     TEXT
   end
+
+  def mark(name) = name == "from memory" ? "not checked" : name
 
   def cell(fits, near)
     return "" unless fits
@@ -75,7 +77,7 @@ module NumbersPage
     lines = [heads, heads.map { "---" }, *rows.map { |row| row.map { |text| text.to_s.gsub("|", "\\|") } }]
     lines.map { |row| "| #{row.join(' | ')} |\n" }.join
   end
-  private_class_method :subjects, :figures, :page, :cell, :listed, :said, :table
+  private_class_method :subjects, :figures, :page, :mark, :cell, :listed, :said, :table
 end
 
 File.write(NumbersPage::PATH, NumbersPage.text) if $PROGRAM_NAME == __FILE__

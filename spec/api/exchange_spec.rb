@@ -190,7 +190,7 @@ RSpec.describe "the fieldbook on its way out and in" do
         ["row 3", /“brown” is no Munsell/], ["row 4", "Upper depth is missing."], ["row 4", /Roots has no “lots”/],
         ["row 5", "The horizon has no name."], ["row 6", /100 to 95 cm runs upwards/]
       ]
-      expect(api_post("/api/imports/#{sent['id']}/run", {})).to be_refused(422, nil, /Nothing is taken in/)
+      expect(api_post("/api/imports/#{sent['id']}/run", {})).to be_refused(422, nil, /Nothing is imported/)
       expect(api_put("/api/imports/#{sent['id']}/mapping",
                      { targets: ["profile", "designation", "upper_cm", "lower_cm", nil, nil], unit: "in" })["problem_count"]).to eq 4
       expect(api_put("/api/imports/#{sent['id']}/mapping",

@@ -153,7 +153,7 @@ RSpec.describe "/api/readings" do
       profile = profile_with(["Ap", 0, 20], key: "two_numbers", system: "canada", older_grades: true)
       expect(begin_reading(profile.horizons.first)["method"])
         .to include("key" => "two_numbers", "system" => "canada", "older_grades" => true)
-      expect(api_get("/api/profiles/#{profile.id}")["method_name"]).to eq "Two numbers, Canada"
+      expect(api_get("/api/profiles/#{profile.id}")["method_name"]).to eq "Sand and clay by feel, Canada"
     end
   end
 

@@ -14,7 +14,7 @@ RSpec.describe Exchange::FieldSheet do
 
   it "says of every reading how its class was reached, by whom, when, and by which rules" do
     said = pages.join(" ")
-    expect(said).to include("Hand Maren, pen Tobe", "47°55'04.8\"N", "BC: clay, not the one reported", "hand Ilka")
+    expect(said).to include("Textured by Maren, recorded by Tobe", "47°55'04.8\"N", "BC: clay, not the one reported", "textured by Ilka")
     expect(said).to include("Not the key's class: Weak ribbons that only just hold")
     profile.horizons.flat_map(&:readings).each do |reading|
       expect(said).to include(*reading.assessment.main["path"].map { |step| step["text"] })

@@ -73,7 +73,7 @@ RSpec.describe "The second opinion at the side of the bench" do
     before = area
     click_button(text: /\Ablind spots/i)
     find("main [data-test='blind_spots'] button", text: "Calcareous").click
-    expect(verdict).to have_css("[data-widened]", text: "Held more loosely, because of what you ticked.")
+    expect(verdict).to have_css("[data-widened]", text: "Wider uncertainty, because of what you ticked.")
     expect(area).to be > before
   end
 

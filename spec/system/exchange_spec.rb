@@ -24,23 +24,23 @@ RSpec.describe "A file on its way in" do
 
   it "is mapped, has every bad row named, and is taken in as a whole with progress" do
     visit "/"
-    click_link "Take in"
+    click_link "Import"
     send_in file("valley.csv", messy(bad: true))
-    expect(page).to have_text("3 to mend before anything is taken in")
+    expect(page).to have_text("3 to mend before anything is imported")
     expect(all("ol[aria-label='Problems in the file'] li").map(&:text))
       .to match [/\Arow 9\s+Upper depth is missing/, /row 4002\s+The horizon has no name/, /row 5001\s+“brown” is no Munsell/]
-    expect(page).to have_button("Take in everything", disabled: true)
+    expect(page).to have_button("Import everything", disabled: true)
     expect(find_field("Meaning of Bottom (in)").value).to eq "lower_cm"
     expect(find_field("Depths in").value).to eq "in"
     expect(axe_violations).to be_empty
     select "Leave it out", from: "Meaning of Munsell"
-    expect(page).to have_text("2 to mend before anything is taken in")
+    expect(page).to have_text("2 to mend before anything is imported")
     click_button "Another file"
     send_in file("valley.csv", messy(bad: false))
     expect(page).to have_text("Nothing is wrong in it.")
-    click_button "Take in everything"
+    click_button "Import everything"
     expect(page).to have_css("progress")
-    expect(page).to have_text("Taken in: 5000 of 5000 rows.", wait: 120)
+    expect(page).to have_text("Imported: 5000 of 5000 rows.", wait: 120)
     expect([Horizon.count, Profile.count, Horizon.maximum(:lower_cm).to_f]).to eq [5000, 1250, 81.3]
     expect([Reading.count, ReportedClass.count]).to eq [0, 1250]
   end
@@ -51,8 +51,8 @@ RSpec.describe "A file on its way in" do
     visit "/import"
     send_in file("book.json", book)
     expect(page).to have_text("JSON fieldbook: 3 sites, 4 profiles, 17 horizons")
-    click_button "Take in everything"
-    expect(page).to have_text(/Taken in: \d+ of \d+ rows/, wait: 60)
+    click_button "Import everything"
+    expect(page).to have_text(/Imported: \d+ of \d+ rows/, wait: 60)
     click_link "To the fieldbook"
     expect(page).to have_text("6 sites, 8 profiles")
   end
@@ -69,11 +69,11 @@ RSpec.describe "A file on its way in" do
     fill_in "Search", with: "rushes"
     expect(page).to have_text("1 site, 1 profile").and have_no_text("Kiln Bank")
     fill_in "Search", with: "nowhere"
-    expect(page).to have_text("Nothing in the book fits that.")
+    expect(page).to have_text("Nothing in the fieldbook fits that.")
     click_button "Show all"
     click_button "Unfinished"
     expect(page).to have_text("1 site").and have_no_text("Sallow Bottom")
-    click_button "Carry out"
+    click_button "Export"
     expect(page).to have_css("a[href='/api/export?format=pdf&of=fieldbook'][download]")
   end
 
@@ -83,7 +83,7 @@ RSpec.describe "A file on its way in" do
     visit "/"
     click_button "Add the first site"
     fill_in "Name", with: "Kame"
-    click_button "Read the receiver"
+    click_button "Use GPS"
     expect(page).to have_text(/10 fixes, spread \d+(\.\d+)? m, \d+ damaged sentences? refused/, wait: 20)
     click_button "Add the site"
     expect(page).to have_css("h2", text: "New profile at Kame")

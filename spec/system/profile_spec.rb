@@ -72,7 +72,7 @@ RSpec.describe "A profile" do
     profile = profile_with(["A", 0, 20], ["B", 20, 50])
     at_size(*Browser::PHONE)
     visit "/profiles/#{profile.id}/horizons/#{profile.horizons.first.id}"
-    click_button "Life and stones"
+    click_button "Roots, fauna, coarse fragments"
     within("[role='group'][aria-label='Roots']") { click_button "Many" }
     expect(page).to have_css("button[aria-pressed='true']", text: "Many")
     fill_in "Earthworms", with: "lots"
@@ -82,7 +82,7 @@ RSpec.describe "A profile" do
     click_link "B ›"
     expect(page).to have_css("h1", text: "20 to 50 cm")
     click_button "As in A: roots"
-    click_button "Life and stones"
+    click_button "Roots, fauna, coarse fragments"
     expect(page).to have_css("button[aria-pressed='true']", text: "Many")
     within("nav[aria-label='What is described']") { click_button "Colour" }
     fill_in "Colour, moist", with: "10yr 5/2"
@@ -110,11 +110,11 @@ RSpec.describe "A profile" do
     expect(page).to have_css("[data-sample]", count: 5).and have_css("[data-ph='7.5']")
     expect(all("[data-sample]").map { |row| row.text[/in [AB]/] }).to eq ["in A", "in A", "in B", "in B", "in B"]
     click_button "Test the sample from 50 cm"
-    choose_radio "Fizz with acid"
+    choose_radio "Effervescence (HCl)"
     expect(page).to have_css("[data-caution='acid']", text: "goggles and gloves")
-    select "Violent", from: "Fizz"
+    select "Violent", from: "Effervescence"
     click_button "Write it down"
-    expect(find("[data-sample='50 cm']")).to have_text("violent fizz")
+    expect(find("[data-sample='50 cm']")).to have_text("violent effervescence")
     select "Smeared", from: "Condition of the sample from 50 cm"
     expect(find("[data-sample='50 cm']")).to have_text("does not speak for its depth")
     expect(axe_violations).to be_empty
@@ -136,7 +136,7 @@ RSpec.describe "A profile" do
     expect(step_now).to have_text("Prepare")
     expect(Horizon.find_by!(designation: "E").readings.size).to eq 2
     visit "/profiles/#{Profile.find_by!(name: 'Tare 1').id}"
-    find("li", text: "clay, by Ilka").click_button "Report this one"
+    find("li", text: "clay, by Ilka").click_button "Use as the reported reading"
     expect(page).to have_css("[data-horizon='BC']", text: "clay")
     expect(page).to have_text("reported")
     expect(page).to have_css("[data-origin='moved_down']", text: "consistent with clay moved down")

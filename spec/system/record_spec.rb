@@ -11,7 +11,7 @@ RSpec.describe "The record of a reading" do
 
   it "keeps a corrected ribbon, one taken back, and who wrote it down" do
     bench_at "ribbon"
-    click_button "Correct"
+    click_button "Edit ribbon"
     click_button(text: "1. 40 mm")
     fill_in "Length", with: "forty"
     click_button "Save the correction"
@@ -35,7 +35,7 @@ RSpec.describe "The record of a reading" do
 
   it "takes an answer back" do
     bench_at "rub"
-    within("[data-test='wet_rub']") { click_button "Take back" }
+    within("[data-test='wet_rub']") { click_button "Clear answer" }
     expect(page).to have_no_css("[data-test='wet_rub'] [aria-pressed='true']")
     expect_saved
     expect(api_get("/api/readings/#{reading['id']}")["observations"]).not_to have_key "wet_rub"
@@ -46,7 +46,7 @@ RSpec.describe "The record of a reading" do
     expect(page).to have_text("Ribbon and rub, metric, as printed; hand Ines, pen Olm")
     type("m")
     find("[role='radio']", text: "Contest").click
-    fill_in "Pen", with: "Juno"
+    fill_in "Recorded by", with: "Juno"
     click_button "Save"
     expect(page).to have_text("Ribbon and rub, contest; hand Ines, pen Juno")
     kept = api_get("/api/readings/#{reading['id']}")
@@ -65,7 +65,7 @@ RSpec.describe "The record of a reading" do
 
   it "lets what another window saved stand, and drops the own change only when told to" do
     bench_at "rub"
-    expect(page).to have_css("[data-test='wet_rub'] [aria-pressed='true']", text: "Neither")
+    expect(page).to have_css("[data-test='wet_rub'] [aria-pressed='true']", text: "Neither gritty nor smooth")
     give(api_get("/api/readings/#{reading['id']}"), wet_rub: "very_smooth")
     type("1")
     within("[role='dialog']") do

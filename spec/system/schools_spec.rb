@@ -29,7 +29,7 @@ RSpec.describe "Every school on one bench" do
   # What each school makes of one set of answers; where a key names several, the first.
   let(:schools) do
     { "Ribbon and rub" => "clay loam", "Field texture grades" => "clay loam, sandy", "Sand first" => "clay loam",
-      "Rolling" => "clay loam", "Two numbers" => "clay loam", "Texture groups" => "moderately fine", "Length alone" => "loam" }
+      "Rolling" => "clay loam", "Sand and clay by feel" => "clay loam", "Texture groups" => "moderately fine", "Length alone" => "loam" }
   end
 
   it "answers by every key from one set of answers, given once, and only rolling asks for a ring that is taken away" do
@@ -54,7 +54,7 @@ RSpec.describe "Every school on one bench" do
 
     switch_to "Rolling"
     find("nav[aria-label='Steps of this reading'] button", text: "Wire").click
-    within("[data-test='ring_forms']") { click_button "Take back" }
+    within("[data-test='ring_forms']") { click_button "Clear answer" }
     expect(verdict).to have_text("next: ring")
     switch_to "Sand first"
     expect(verdict).to have_css("[data-stance='asks']", text: "1 asks: ring").and have_css("h2", text: "clay loam")
@@ -144,7 +144,7 @@ RSpec.describe "Every school on one bench" do
   it "shows in full what each curve, key, limit set and system makes of the same answers, and who agrees" do
     bench_at "assign", give(reading, stickiness: "moderately", shine: "slight", cast_strength: "strong", sand_estimate: { percent: 31 })
     type("s")
-    expect(page).to have_css("h1", text: "What the schools say")
+    expect(page).to have_css("h1", text: "What other methods say")
     expect(page).to have_css("tr", text: /Cautious\s+21 %/).and have_css("tr", text: /Consensus\s+34 %/)
     expect(page).to have_css("[data-school='sand_first']", text: /clay loam\s+● agrees/i)
     expect(page).to have_css("[data-school='rolling']", text: "asks: finest wire")

@@ -12,11 +12,11 @@ RSpec.describe "One profile, textured from pit to class" do
     visit "/"
     press "Add the first site"
     fill_in "Name", with: "Drumlin field"
-    find("[role='radio']", text: "Crest").click
+    find("[role='radio']", text: "Summit").click
     press "Add the site"
     expect(page).to have_css("h2", text: "New profile at Drumlin field")
     find("[role='radio']", text: "Hand auger").click
-    fill_in "Hand", with: "Ines"
+    fill_in "Textured by", with: "Ines"
     press "Open the profile"
 
     press "Add the first horizon"
@@ -27,7 +27,7 @@ RSpec.describe "One profile, textured from pit to class" do
     press "Add the horizon"
     press "Texture Ap"
 
-    within("[data-test='moist_clod']") { press "Soft" }
+    within("[data-test='moist_clod']") { press "Very friable" }
     press "Next: wet and knead"
     press "Like dough"
     press "Next: squeeze a ball"

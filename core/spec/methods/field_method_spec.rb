@@ -10,9 +10,9 @@ RSpec.describe Grittle::FieldMethod do
 
   {
     {} => ["Ribbon and rub, metric, as printed", "usda", "usda"],
-    { limit_set: "contest" } => ["Ribbon and rub, contest", "usda", "usda"],
+    { limit_set: "contest" } => ["Ribbon and rub, judging-contest", "usda", "usda"],
     { key: "field_grades" } => ["Field texture grades", "australia", "usda"],
-    { key: "two_numbers", system: "uk" } => ["Two numbers, United Kingdom", "uk", "uk"],
+    { key: "two_numbers", system: "uk" } => ["Sand and clay by feel, United Kingdom", "uk", "uk"],
     { key: "rolling", system: "uk" } => %w[Rolling fao_wrb fao_wrb]
   }.each do |parts, said|
     it("is #{said.first}") do

@@ -5,8 +5,8 @@ RSpec.describe Grittle::Profile::Findings do
   {
     ["ph", { "value" => 4.5, "method" => "kit" }] => "pH 4.5, very strongly acid",
     ["ph", { "value" => "6,6", "method" => "meter" }] => "pH 6.6, neutral",
-    ["fizz", { "effervescence" => "violent" }] => "violent fizz", ["fizz", { "effervescence" => "none" }] => "no fizz",
-    ["fizz", { "effervescence" => "none", "specks" => true }] => "no fizz, though on pale specks: it may be white clay"
+    ["fizz", { "effervescence" => "violent" }] => "violent effervescence", ["fizz", { "effervescence" => "none" }] => "no effervescence",
+    ["fizz", { "effervescence" => "none", "specks" => true }] => "no effervescence, though on pale specks: it may be white clay"
   }.each do |(test, typed), said|
     it("says “#{said}”") { expect(described_class.say(test, [described_class.read(test, typed)])).to eq said }
   end
@@ -26,7 +26,7 @@ RSpec.describe Grittle::Profile::Findings do
   {
     ["ph", { "value" => 6.3, "method" => "kit" }] => /half a unit/, ["ph", { "method" => "kit" }] => "pH is needed.",
     ["ph", { "value" => 15 }] => /0 to 14/,
-    ["fizz", { "specks" => true }] => "Fizz is needed.", ["crumb", {}] => "Write what the crumb does.", ["taste", {}] => /no test “taste”/,
+    ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what the crumb does.", ["taste", {}] => /no test “taste”/,
     ["ph", { "colour" => 1 }] => "The test pH has no “colour”."
   }.each do |(test, typed), sentence|
     it("refuses #{test} #{typed}") { expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence) }

@@ -19,7 +19,7 @@ const key = computed(() => mainKey(reading.value))
 const { key: leading, nameOf, clayOf, named, names, lines, short } = useNaming()
 // A class given by another key stands for itself; it has no place among this one's.
 const assignedHere = computed(() => (reading.value.assigned?.system === key.value.system ? reading.value.assigned.code : null))
-const AGREEMENT: Record<string, string> = { agree: 'it agrees', one_off: 'one class off', two_off: 'two classes off' }
+const AGREEMENT: Record<string, string> = { agree: 'it agrees', one_off: 'one class away', two_off: 'two or more classes away' }
 const expected = computed(() => reading.value.expected)
 const percent = (weight: number) => Math.round(weight * 100)
 const phone = useMediaQuery('(max-width: 720px)')
@@ -30,7 +30,7 @@ const { test } = useAnswers()
 // What misleads the hand, in the words of the test that is ticked for it.
 const blind = computed(() => test('blind_spots').answers.map(({ name }) => name.toLowerCase()).join(', '))
 type Parts = { sand: number; silt: number; clay: number }
-const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} % (80 % within ${range[0]} to ${range[1]})`
+const parts = ({ sand, silt, clay }: Parts, range: number[]) => `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} %; clay ${range[0]} to ${range[1]} % (80 % interval)`
 </script>
 
 <template>

@@ -27,7 +27,7 @@ const keeping = ref<string>()
     </li>
     <li v-for="c in kept" :key="c.rule" class="border-l-2 border-pencil pl-3 leading-tight text-pencil" :data-kept="c.rule">
       {{ c.sentence }} Both kept: {{ c.kept }}
-      <button type="button" class="min-h-14 px-1 underline underline-offset-4" :aria-label="`Take back, both kept: ${c.sentence}`" @click="bench.keepBoth(c.rule, null)">Take back</button>
+      <button type="button" class="min-h-14 px-1 underline underline-offset-4" :aria-label="`Clear: both kept: ${c.sentence}`" @click="bench.keepBoth(c.rule, null)">Clear</button>
     </li>
   </ul>
   <KeepBothDialog v-if="keeping" :rule="keeping" :sentence="found.find(({ rule }) => rule === keeping)?.sentence ?? ''" @close="keeping = undefined" />

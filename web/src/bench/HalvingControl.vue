@@ -34,7 +34,7 @@ function keep(): void {
   <section v-if="state" aria-labelledby="ask-sand" class="grid gap-2" data-test="sand_estimate">
     <div class="flex items-end justify-between gap-3">
       <h2 id="ask-sand" class="text-2xl leading-tight">{{ state.done ? `About ${say(state.estimate.percent)} % sand.` : `Is it more than ${say(state.middle)} % sand?` }}</h2>
-      <button v-if="kept" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="bench.answer('sand_estimate', null)">Take back</button>
+      <button v-if="kept" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="bench.answer('sand_estimate', null)">Clear answer</button>
     </div>
     <div>
       <svg viewBox="0 0 800 28" preserveAspectRatio="none" class="w-full h-7 block border-2 border-ink" role="img" :aria-label="`Sand between ${say(state.low)} and ${say(state.high)} percent`">

@@ -14,7 +14,7 @@ const KEYS: [string, string][] = [
   ['c', 'correct a ribbon'],
   ['o', 'another class than the key’s'],
   ['h', 'the record of this reading'],
-  ['s', 'what the schools say'],
+  ['s', 'what other methods say'],
   ['arrows', 'another test, at the step More'],
   ['e', 'your guess, at the step Prepare'],
   ['k', 'the working clock, at the step Moisten'],

@@ -36,8 +36,8 @@ function save(): void {
       <TextField v-if="!reading().horizon" v-model="people.label" label="What is it?" hint="Such as: bed by the gate" />
       <MethodFields v-model="method" />
       <div class="grid grid-cols-2 gap-4">
-        <TextField v-model="people.hand" label="Hand" hint="who textures" />
-        <TextField v-model="people.pen" label="Pen" hint="who writes it down" />
+        <TextField v-model="people.hand" label="Textured by" />
+        <TextField v-model="people.pen" label="Recorded by" />
       </div>
       <button class="key key-main" type="submit">Save</button>
     </form>

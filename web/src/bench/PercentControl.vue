@@ -32,7 +32,7 @@ useBenchKeys((key) => {
   <section :aria-labelledby="`ask-${test.name}`" class="grid gap-2" :data-test="test.name">
     <div class="flex items-end justify-between gap-3">
       <h2 :id="`ask-${test.name}`" class="text-2xl leading-tight">{{ test.ask }}</h2>
-      <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Take back</button>
+      <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Clear answer</button>
     </div>
     <p class="text-pencil">{{ test.how }}</p>
     <div class="grid grid-cols-4 desk:grid-cols-[5rem_5rem_8rem_5rem_5rem_1fr] gap-2 items-center">

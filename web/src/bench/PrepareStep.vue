@@ -44,7 +44,7 @@ useBenchKeys((key) => {
         <span class="max-desk:hidden" />
         <span v-for="a in clods[0]!.test.answers" :key="String(a.value)" class="max-desk:hidden leading-tight self-end text-pencil">{{ a.hint }}</span>
         <template v-for="clod in clods" :key="clod.name">
-          <span class="self-center leading-tight"><b>{{ clod.name }}</b><button v-if="bench.observations.value[clod.test.name] !== undefined" type="button" class="block max-desk:inline max-desk:ml-3 min-h-14 underline underline-offset-4" :aria-label="`Take back: ${clod.name}`" @click="bench.answer(clod.test.name, null)">Take back</button></span>
+          <span class="self-center leading-tight"><b>{{ clod.name }}</b><button v-if="bench.observations.value[clod.test.name] !== undefined" type="button" class="block max-desk:inline max-desk:ml-3 min-h-14 underline underline-offset-4" :aria-label="`Clear answer: ${clod.name}`" @click="bench.answer(clod.test.name, null)">Clear answer</button></span>
           <div class="contents" role="group" :aria-label="clod.name" :data-test="clod.test.name">
             <button v-for="(a, i) in clod.test.answers" :key="String(a.value)" type="button" class="key px-3 min-h-[68px] !justify-between" :aria-pressed="bench.observations.value[clod.test.name] === a.value" @click="bench.answer(clod.test.name, a.value)">
               <span class="text-left">{{ a.name }}<span class="desk:hidden block font-normal leading-tight">{{ a.hint }}</span></span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ (clod.firstKey + i) % 10 }}</kbd>
@@ -57,7 +57,7 @@ useBenchKeys((key) => {
       <div class="flex items-center justify-between gap-3"><dt class="sr-only">Method</dt><dd class="leading-tight">{{ method }}</dd><dd><button type="button" class="key" aria-label="Change the method" @click="$emit('method')">Change</button></dd></div>
       <div class="flex items-center justify-between gap-3" data-expected>
         <dt class="leading-tight">{{ expected ? (expected.hidden ? 'Your guess is put away until the end.' : `You expected ${expected.name}.`) : 'What do you expect it to be?' }}</dt>
-        <dd class="flex gap-2"><button v-if="expected?.hidden" type="button" class="min-h-14 px-2 underline underline-offset-4" aria-label="Take back: your guess" @click="bench.expect(null)">Take back</button><button v-else-if="!expected" type="button" class="key" @click="expecting = true">Guess</button></dd>
+        <dd class="flex gap-2"><button v-if="expected?.hidden" type="button" class="min-h-14 px-2 underline underline-offset-4" aria-label="Clear answer: your guess" @click="bench.expect(null)">Clear answer</button><button v-else-if="!expected" type="button" class="key" @click="expecting = true">Guess</button></dd>
       </div>
     </dl>
     <ExpectDialog :open="expecting" @close="expecting = false" />

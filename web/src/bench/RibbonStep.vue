@@ -155,10 +155,10 @@ useBenchKeys((key) => {
           <span class="grow desk:w-20 text-center whitespace-nowrap">{{ width === null ? 'Width?' : `${width} wide` }}</span>
           <button type="button" class="key" aria-label="Wider" @click="wider(1)">+</button>
         </div>
-        <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Carried itself</button>
+        <button type="button" class="key px-2 desk:ml-auto" :aria-pressed="carried === true" @click="carried = carried ? null : true">Held its own weight</button>
         <button type="button" class="key px-2" :aria-pressed="none" @click="bench.answer('ribbon_forms', none ? null : false)">No ribbon</button>
         <button type="button" class="key px-2" @click="onPhoto = true">On a photo</button>
-        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Correct</button>
+        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Edit ribbon</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />

@@ -15,7 +15,7 @@ const chosen = ref<Ribbon | null>(null)
 const length = ref('')
 const ended = ref('broke')
 const carried = ref<boolean | null>(null)
-const CARRIED: [boolean | null, string][] = [[true, 'Carried its own weight'], [false, 'Did not'], [null, 'Not looked at']]
+const CARRIED: [boolean | null, string][] = [[true, 'Held its own weight'], [false, 'Did not'], [null, 'Not recorded']]
 const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how, photo_id, reading_error_mm }: Ribbon): string =>
   [photo_id && `on a photo, give or take ${reading_error_mm} mm`, thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'carried itself', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
 const wrong = ref<string>()
@@ -46,7 +46,7 @@ function takeBack(ribbon: Ribbon): void {
 </script>
 
 <template>
-  <SheetDialog :open="open" :title="chosen ? 'Correct the ribbon' : 'Ribbons of this sample'" @close="$emit('close')">
+  <SheetDialog :open="open" :title="chosen ? 'Edit ribbon' : 'Ribbons of this sample'" @close="$emit('close')">
     <form v-if="chosen" class="grid gap-4" @submit.prevent="correct">
       <TextField v-model="length" label="Length" :unit="chosen.entered.unit" inputmode="decimal" :error="wrong" />
       <div class="grid grid-cols-2 gap-2" role="group" aria-label="How it ended">

@@ -6,7 +6,7 @@ import { computed, nextTick, useTemplateRef, watch } from 'vue'
 const props = defineProps<{ steps: { id: string; name: string; said: string }[]; current: string; finished: boolean }>()
 defineEmits<{ go: [id: string] }>()
 const nav = useTemplateRef('nav')
-const open = computed(() => (props.finished ? 'not made' : 'to come'))
+const open = computed(() => (props.finished ? 'skipped' : 'not yet'))
 
 watch(
   () => props.current,

@@ -15,7 +15,7 @@ const digit = (index: number, firstKey: number) => (firstKey + index) % 10
   <section :aria-labelledby="`ask-${test.name}`" class="grid gap-2" :data-test="test.name">
     <div class="flex items-end justify-between gap-3 min-h-9">
       <component :is="heading ? 'h1' : 'h2'" :id="`ask-${test.name}`" class="leading-tight" :class="heading ? 'text-3xl' : 'text-2xl'">{{ test.ask }}</component>
-      <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Take back</button>
+      <button v-if="value !== undefined" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="$emit('clear')">Clear answer</button>
     </div>
     <p v-if="heading || guide" class="text-pencil">{{ test.how }}</p>
     <div class="grid gap-2" :style="`--n:${COLUMNS[test.answers.length] ?? test.answers.length}`" :data-count="test.answers.length">

@@ -43,7 +43,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
     <div v-if="evidence.felt" class="leading-tight" data-evidence>
       <p><svg width="22" height="10" class="inline mr-1" aria-hidden="true"><rect class="estimate" width="22" height="10" rx="5" /></svg><b>Estimate:</b> {{ evidence.sentence }}<template v-if="evidence.system === 'usda' && key.system === 'australia'"> In USDA classes.</template></p>
       <p v-if="evidence.beside_key && evidence.beside_key.agreement !== 'agree'" class="text-pencil" :data-beside="evidence.beside_key.rule ?? evidence.beside_key.agreement">{{ evidence.beside_key.sentence }}</p>
-      <p v-if="evidence.widened" class="text-pencil" data-widened>Held more loosely, because of what you ticked.</p>
+      <p v-if="evidence.widened" class="text-pencil" data-widened>Wider uncertainty, because of what you ticked.</p>
     </div>
     <WhatNext v-if="phone" :most="3" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />

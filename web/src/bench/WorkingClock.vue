@@ -35,7 +35,7 @@ useBenchKeys((pressed) => {
       <h2 id="clock-title" class="text-2xl leading-tight">Working time</h2>
       <output class="text-3xl font-extrabold tabular-nums min-w-20" aria-label="Minutes worked">{{ watchTime(clock.minutes.value) }}</output>
       <button type="button" class="key desk:ml-auto" :class="clock.running.value ? 'key-main' : ''" @click="go">{{ label }}</button>
-      <button v-if="clock.kept.value !== undefined && !clock.running.value" type="button" class="min-h-14 px-2 underline underline-offset-4" aria-label="Take back: working time" @click="clock.forget()">Take back</button>
+      <button v-if="clock.kept.value !== undefined && !clock.running.value" type="button" class="min-h-14 px-2 underline underline-offset-4" aria-label="Clear answer: working time" @click="clock.forget()">Clear answer</button>
       <button v-if="clock.minutes.value >= TEN" type="button" class="key" @click="bench.goTo('ribbon')">Push ribbons again</button>
     </div>
     <svg viewBox="0 0 800 18" preserveAspectRatio="none" class="w-full h-4.5 block" aria-hidden="true">

@@ -3,7 +3,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { forgetLists, request, sendFile, type Schemas } from '@/api'
 
-// A file on its way in: what it is, what its columns are, what is wrong in it; then all of it is taken in, or nothing.
+// A file on its way in: what it is, what its columns are, what is wrong in it; then all of it is imported, or nothing.
 type Import = Schemas['Import']
 const sent = ref<Import | null>(null)
 const busy = ref(false)
@@ -63,25 +63,25 @@ async function run(): Promise<void> {
   <div class="min-h-dvh flex flex-col text-lg">
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex items-center gap-6">
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
-      <div><h1 class="text-3xl leading-tight">Take in</h1><p class="text-pencil leading-tight">All of a file, or nothing of it</p></div>
+      <div><h1 class="text-3xl leading-tight">Import</h1><p class="text-pencil leading-tight">All of a file, or nothing of it</p></div>
     </header>
     <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-5 content-start max-w-6xl">
       <label v-if="!sent" class="border-[2.5px] border-dashed border-ink p-6 grid grid-cols-[minmax(0,1fr)] gap-2 justify-items-start cursor-pointer focus-within:outline-3" :class="over ? 'bg-lit text-lit-ink' : 'bg-leaf'" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="choose($event.dataTransfer?.files[0])">
         <span class="text-2xl font-extrabold">{{ busy ? 'Reading the file' : 'Choose a file, or drop it here' }}</span>
         <span>A package or JSON that Grittle wrote; a table of horizons as CSV from any spreadsheet; or sites as GeoJSON points.</span>
-        <input type="file" class="text-lg max-w-full" accept=".zip,.json,.geojson,.csv,.txt,.tsv" aria-label="File to take in" :disabled="busy" @change="picked" />
+        <input type="file" class="text-lg max-w-full" accept=".zip,.json,.geojson,.csv,.txt,.tsv" aria-label="File to import" :disabled="busy" @change="picked" />
       </label>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
       <template v-if="sent">
         <section class="flex flex-wrap items-center gap-x-6 gap-y-2">
           <div class="grow"><h2 class="text-2xl">{{ sent.name }}</h2><p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p></div>
           <button v-if="sent.state !== 'running'" type="button" class="key" @click="sent = null">Another file</button>
-          <button v-if="sent.state === 'checked'" type="button" class="key key-main" :disabled="busy || sent.problem_count > 0" @click="run">Take in everything</button>
+          <button v-if="sent.state === 'checked'" type="button" class="key key-main" :disabled="busy || sent.problem_count > 0" @click="run">Import everything</button>
           <RouterLink v-if="sent.state === 'done'" class="key key-main" to="/">To the fieldbook</RouterLink>
         </section>
         <div v-if="sent.state === 'running' || sent.state === 'done'" role="status">
-          <p class="font-semibold">{{ sent.state === 'done' ? `Taken in: ${sent.done} of ${sent.total} rows.` : `${sent.done} of ${sent.total} rows` }}</p>
-          <progress class="w-full h-5" :value="share" max="100" aria-label="Taken in">{{ share }} %</progress>
+          <p class="font-semibold">{{ sent.state === 'done' ? `Imported: ${sent.done} of ${sent.total} rows.` : `${sent.done} of ${sent.total} rows` }}</p>
+          <progress class="w-full h-5" :value="share" max="100" aria-label="Imported">{{ share }} %</progress>
         </div>
         <p v-if="sent.failure" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ sent.failure }}</p>
         <section v-if="table && sent.state === 'checked'" aria-labelledby="columns-title" class="grid gap-2">
@@ -95,10 +95,10 @@ async function run(): Promise<void> {
               <tbody><tr v-for="(row, r) in table.rows" :key="r" class="border-t border-rule"><td v-for="(_, i) in table.headings" :key="i" class="p-2 max-w-56 truncate" :class="table.targets[i] ? '' : 'text-pencil line-through'">{{ row[i] }}</td></tr></tbody>
             </table>
           </div>
-          <p class="text-pencil">Sites and profiles are made by their names in the file; what is in the book already is not touched.</p>
+          <p class="text-pencil">Sites and profiles are made by their names in the file; what is in the fieldbook already is not touched.</p>
         </section>
         <section v-if="sent.problem_count" aria-labelledby="problems-title">
-          <h2 id="problems-title" class="text-2xl">{{ sent.problem_count }} to mend before anything is taken in</h2>
+          <h2 id="problems-title" class="text-2xl">{{ sent.problem_count }} to mend before anything is imported</h2>
           <p class="text-pencil">Change the file and choose it again, or leave a column out.<template v-if="sent.problem_count > sent.problems.length"> The first {{ sent.problems.length }} are named.</template></p>
           <ol class="mt-2 border-t-[1.5px] border-ink max-h-[50vh] overflow-y-auto" tabindex="0" aria-label="Problems in the file"><li v-for="(p, i) in sent.problems" :key="i" class="grid desk:grid-cols-[12rem_1fr] border-b border-rule py-1"><b>{{ p.place }}</b><span>{{ p.sentence }}</span></li></ol>
         </section>

@@ -4,7 +4,7 @@ import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import TextField from '@/shared/TextField.vue'
 
-// What every exposure has: its name, how the ground is opened, and who works there.
+// What every exposure has: its name, the type of exposure, and who works there.
 export type Exposure = { name: string; kind: string; hand: string; pen: string }
 defineProps<{ at: (field: string) => string | undefined }>()
 const model = defineModel<Exposure>({ required: true })
@@ -15,9 +15,9 @@ const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...par
 <template>
   <CautionNote name="exposure" />
   <TextField :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
-  <ChoiceField :model-value="model.kind" label="How the ground is opened" :options="words.exposures" @update:model-value="set({ kind: $event })" />
+  <ChoiceField :model-value="model.kind" label="Exposure type" :options="words.exposures" @update:model-value="set({ kind: $event })" />
   <div class="grid desk:grid-cols-2 gap-4 items-start">
-    <TextField :model-value="model.hand" label="Hand" hint="who textures" :error="at('hand')" @update:model-value="set({ hand: $event })" />
-    <TextField :model-value="model.pen" label="Pen" hint="who writes it down" :error="at('pen')" @update:model-value="set({ pen: $event })" />
+    <TextField :model-value="model.hand" label="Textured by" :error="at('hand')" @update:model-value="set({ hand: $event })" />
+    <TextField :model-value="model.pen" label="Recorded by" :error="at('pen')" @update:model-value="set({ pen: $event })" />
   </div>
 </template>

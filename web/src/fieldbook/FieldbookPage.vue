@@ -77,7 +77,7 @@ function addProfile(site: Site): void {
       <RouterLink to="/tests" class="key">Tests</RouterLink>
       <div class="mt-auto pt-4 flex items-center justify-between gap-2 border-t-[1.5px] border-ink">
         <span class="text-pencil text-base">Kept on this machine</span>
-        <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dusk' }}</button>
+        <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dark' }}</button>
       </div>
     </aside>
     <main class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col">
@@ -87,24 +87,24 @@ function addProfile(site: Site): void {
           <p class="text-pencil mt-1.5">{{ list.length ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}` : searching ? 'No site found' : 'No site yet' }}</p>
         </div>
         <div class="flex flex-wrap gap-2">
-          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Carry out</button>
-          <RouterLink class="key" to="/import">Take in</RouterLink>
+          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Export</button>
+          <RouterLink class="key" to="/import">Import</RouterLink>
           <button type="button" class="key" @click="siteDialog = 'new'">Add site</button>
         </div>
       </header>
       <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
       <LandView v-if="list.length" :sites="list" :here="work.data.value?.work?.profile_id" @add-profile="profileSite = $event" @open="siteDialog = $event" />
-      <p v-else-if="searching" class="py-16 text-2xl font-extrabold text-center" role="status">Nothing in the book fits that.</p>
+      <p v-else-if="searching" class="py-16 text-2xl font-extrabold text-center" role="status">Nothing in the fieldbook fits that.</p>
       <div v-else class="grow grid place-content-center gap-4 text-center py-16">
         <svg viewBox="0 0 300 190" width="300" class="mx-auto" aria-hidden="true"><path d="M0 30H110M190 30h110" class="inked" style="stroke-width: 4" /><path d="M118 30v150h64V30M118 70h64M118 120h64" class="undone" /></svg>
-        <p class="text-2xl font-extrabold">The ground is still whole.</p>
+        <p class="text-2xl font-extrabold">No sites yet.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
         <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
       </div>
       <nav v-if="sites.data.value.pages > 1" aria-label="Pages of sites" class="flex gap-2 mt-6 items-center">
-        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Earlier</button>
+        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Previous</button>
         <span>{{ page }} of {{ sites.data.value.pages }}</span>
-        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">Later</button>
+        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">Next</button>
       </nav>
     </main>
     <SiteDialog v-if="siteDialog" :site="siteDialog === 'new' ? null : siteDialog" @close="siteDialog = null" @made="siteSaved" @add-profile="addProfile" />

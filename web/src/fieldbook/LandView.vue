@@ -29,7 +29,7 @@ const height = (row: Row) => Math.max(...row.plots.map(bottom)) + FOOT
 const depths = computed(() => [50, 100, 150, 200, 300].filter((cm) => cm < deepest.value))
 const landform = (site: Site) => words.value.landforms.find(({ value }) => value === site.landform)?.name.toLowerCase()
 const left = (plot: Plot) => plot.x + 16
-const wooded = (plot: Plot) => plot.profile === (plot.site.profiles.at(-1) ?? null) && ['crest', 'upper_slope', 'mid_slope'].includes(plot.site.landform ?? '')
+const wooded = (plot: Plot) => plot.profile === (plot.site.profiles.at(-1) ?? null) && ['crest', 'shoulder', 'upper_slope', 'backslope', 'mid_slope'].includes(plot.site.landform ?? '')
 /** Blades of grass along a plot's ground; rushes where water stands. */
 const grass = (plot: Plot) => {
   const wet = plot.site.landform === 'drainage_line'
@@ -63,7 +63,7 @@ const grass = (plot: Plot) => {
       </svg>
       <template v-for="plot in row.plots" :key="`words-${plot.x}`">
         <div v-if="plot.first" class="absolute leading-tight" :style="{ left: `${plot.x + 12}px`, top: `${y(plot.ground) - 72}px`, maxWidth: `${plotWidth * Math.max(plot.site.profiles.length, 1) + siteGap - 16}px` }">
-          <h2 class="text-2xl truncate"><button type="button" class="max-w-full truncate font-extrabold underline decoration-rule decoration-2 underline-offset-4" :aria-label="`Describe ${plot.site.name}`" @click="$emit('open', plot.site)">{{ plot.site.name }}</button></h2>
+          <h2 class="text-2xl truncate"><button type="button" class="max-w-full truncate font-extrabold underline decoration-rule decoration-2 underline-offset-4" :aria-label="`Site details: ${plot.site.name}`" @click="$emit('open', plot.site)">{{ plot.site.name }}</button></h2>
           <p class="flex items-baseline gap-3 text-pencil"><span v-if="landform(plot.site)" class="truncate">{{ landform(plot.site) }}</span><RouterLink v-if="plot.site.profile_count > plot.site.profiles.length" :to="`/sites/${plot.site.id}`" class="font-semibold whitespace-nowrap">all {{ plot.site.profile_count }} profiles</RouterLink></p>
         </div>
         <RouterLink v-if="plot.profile" :to="`/profiles/${plot.profile.id}`" class="absolute no-underline rounded-sm" :style="{ left: `${plot.x + 10}px`, top: `${y(plot.ground) - 4}px`, width: `${plotWidth - 14}px`, height: `${bottom(plot) - y(plot.ground) + FOOT - 6}px` }">

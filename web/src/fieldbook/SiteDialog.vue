@@ -53,11 +53,11 @@ async function locate(): Promise<void> {
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <CautionNote name="site" />
       <TextField v-model="form.name" label="Name" :error="at('name')" />
-      <ChoiceField v-model="form.landform" label="Where in the land" :options="words.landforms" />
+      <ChoiceField v-model="form.landform" label="Landform position" :options="words.landforms" />
       <TextField v-model="form.note" label="Note" :error="at('note')" hint="What grows there, how wet it is, what was done before" />
       <div class="grid desk:grid-cols-[1fr_auto] gap-3 items-start">
         <TextField v-model="form.position" label="Position" :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'" :error="at('position')" />
-        <button type="button" class="key desk:mt-8" @click="locate"><LocateFixed aria-hidden="true" />Read the receiver</button>
+        <button type="button" class="key desk:mt-8" @click="locate"><LocateFixed aria-hidden="true" />Use GPS</button>
       </div>
       <p v-if="said" role="status" class="text-pencil">{{ said }}</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>

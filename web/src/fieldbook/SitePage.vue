@@ -19,7 +19,7 @@ const exporting = ref(false)
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
       <div class="grow"><h1 class="text-3xl leading-tight">{{ data.site.name }}</h1><p class="text-pencil leading-tight">{{ data.total }} {{ data.total === 1 ? 'profile' : 'profiles' }}</p></div>
-      <button type="button" class="key" @click="exporting = true">Carry out</button>
+      <button type="button" class="key" @click="exporting = true">Export</button>
     </header>
     <main class="px-4 desk:px-6 py-3 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <table class="border-collapse w-full">
@@ -27,9 +27,9 @@ const exporting = ref(false)
         <tbody><tr v-for="p in data.profiles" :key="p.id" class="border-b border-rule"><th scope="row" class="text-left pr-4"><RouterLink :to="`/profiles/${p.id}`" class="min-h-11 grid content-center">{{ p.name }}</RouterLink></th><td class="pr-4 max-desk:hidden">{{ p.kind_name }}</td><td class="pr-4">{{ p.textured }} of {{ p.horizons }}</td><td class="pr-4 text-right max-desk:hidden">{{ p.depth_cm ?? '' }}</td><td class="pl-4 text-pencil">{{ p.designations }}</td></tr></tbody>
       </table>
       <nav v-if="data.pages > 1" aria-label="Pages of profiles" class="flex gap-2 items-center">
-        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Earlier</button>
+        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Previous</button>
         <span>{{ page }} of {{ data.pages }}</span>
-        <button type="button" class="key key-desk" :disabled="page === data.pages" @click="page++">Later</button>
+        <button type="button" class="key key-desk" :disabled="page === data.pages" @click="page++">Next</button>
       </nav>
     </main>
     <ExportDialog v-if="exporting" of="site" :id="id" :name="data.site.name" @close="exporting = false" />

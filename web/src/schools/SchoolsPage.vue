@@ -17,7 +17,7 @@ const reading = computed(() => query.data.value)
 const assessment = computed(() => reading.value!.assessment)
 const main = computed(() => assessment.value.keys[0]!)
 const schools = computed(() => schoolsOf(reading.value!))
-const STANCE: Record<School['stance'], string> = { agree: '● agrees', one_off: '◐ one off', two_off: '○ two off', group: 'names a group', asks: '' }
+const STANCE: Record<School['stance'], string> = { agree: '● agrees', one_off: '◐ one class away', two_off: '○ two or more classes away', group: 'names a group', asks: '' }
 const short = (test: string | null | undefined) => words.value.tests.find(({ name }) => name === test)?.short ?? ''
 const x = linear(0, 80, 8, 552)
 const title = computed(() => {
@@ -26,7 +26,7 @@ const title = computed(() => {
 })
 const facts = computed(() => {
   const { hand, pen, started_at, ribbons } = reading.value!
-  return [hand && `Hand ${hand}`, pen && `pen ${pen}`, new Date(started_at).toLocaleDateString('en-GB'), ribbons.length && `ribbons ${ribbons.map(({ length_mm }) => Math.round(length_mm)).join(', ')} mm`, `rules ${assessment.value.rules_version}`].filter(Boolean).join('; ')
+  return [hand && `textured by ${hand}`, pen && `recorded by ${pen}`, new Date(started_at).toLocaleDateString('en-GB'), ribbons.length && `ribbons ${ribbons.map(({ length_mm }) => Math.round(length_mm)).join(', ')} mm`, `rules ${assessment.value.rules_version}`].filter(Boolean).join('; ')
 })
 const details = (id: string) => assessment.value.keys.find(({ key }) => key === id)
 const sources = computed(() => words.value.keys.map(({ name, source }) => `${name}: ${source}`))
@@ -45,7 +45,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <button type="button" class="key" @click="print">Print</button>
     </div>
     <header class="border-b-[2.5px] border-ink pb-3">
-      <h1 class="text-[2.125rem] leading-tight">What the schools say</h1>
+      <h1 class="text-[2.125rem] leading-tight">What other methods say</h1>
       <p class="text-xl font-semibold">{{ title }}</p>
       <p class="text-pencil">{{ facts }}</p>
     </header>

@@ -32,14 +32,14 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <SheetDialog open wide :title="`Describe ${profile.name}`" @close="$emit('close')">
+  <SheetDialog open wide :title="`Profile details: ${profile.name}`" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <ExposureFields :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
       <div class="grid desk:grid-cols-2 gap-4 items-start">
         <FieldInput v-for="f in fields" :key="f.name" v-model="described[f.name]!" :field="f" :error="at(`described/${f.name}`)" />
       </div>
       <section v-if="augered" aria-labelledby="pulls-title" class="grid gap-2 border-t-[1.5px] border-ink pt-2">
-        <h2 id="pulls-title" class="text-xl">Pulls of the auger</h2>
+        <h2 id="pulls-title" class="text-xl">Auger increments</h2>
         <p class="text-pencil text-lg">Soil that fell in or was smeared does not speak for its depth: readings of it are set aside.</p>
         <fieldset v-for="(pull, i) in pulls" :key="i" class="grid grid-cols-2 desk:grid-cols-[1fr_1fr_1fr_1.6fr_auto] gap-2 items-start">
           <legend class="sr-only">Pull {{ i + 1 }}</legend>

@@ -26,7 +26,7 @@ const form = ref(
       }
     : { designation: '', upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(), lower_cm: props.gap ? String(props.gap.lower_cm) : '', ...SEEN },
 )
-const UNSEEN = { value: '', name: 'Not looked at' }
+const UNSEEN = { value: '', name: 'Not recorded' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
 const added = ref('')
 const { saving, at, general, send } = useForm<Profile>()
@@ -66,7 +66,7 @@ async function save(another: boolean): Promise<void> {
         <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
-        <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe it</RouterLink>
+        <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe horizon</RouterLink>
         <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">Another reading</button>
         <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
         <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">Merge with {{ below.designation }}</button>

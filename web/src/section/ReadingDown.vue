@@ -20,7 +20,7 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
 
 <template>
   <section v-if="props.profile.wetness?.sentence || profile.form || profile.questions?.length" aria-labelledby="down-title" class="border-t-2 border-ink pt-2 grid gap-1 leading-snug">
-    <h2 id="down-title" class="text-2xl">Down the profile</h2>
+    <h2 id="down-title" class="text-2xl">Interpretation</h2>
     <p v-if="profile.wetness?.sentence" data-wetness>{{ profile.wetness.sentence }}</p>
     <p v-if="profile.form" data-form>{{ profile.form.sentence }}</p>
     <ul v-if="profile.questions?.length" class="grid gap-1"><li v-for="(q, i) in profile.questions" :key="i" class="border-l-8 border-rule pl-3" :data-question="q.question"><b>{{ q.designation }}, {{ q.depth_cm }} cm.</b> {{ q.sentence }}</li></ul>
@@ -35,7 +35,7 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
           <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center">{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink>
           <span class="text-pencil">{{ r.started_at.slice(0, 10) }}</span>
           <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{ r.reported ? 'reported' : r.disturbed ? `${r.disturbed}, set aside` : r.apart === 0 ? 'agrees' : (r.apart_text ?? '') }}</span>
-          <button v-if="!r.reported && !r.disturbed" type="button" class="key key-desk print:hidden" @click="report(h, r.id)">Report this one</button>
+          <button v-if="!r.reported && !r.disturbed" type="button" class="key key-desk print:hidden" @click="report(h, r.id)">Use as the reported reading</button>
         </li>
       </ul>
     </div>

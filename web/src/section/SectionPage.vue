@@ -30,7 +30,7 @@ const details = ref(false)
 const exporting = ref(false)
 const trouble = ref('')
 
-const people = computed(() => [profile.value?.hand && `Hand ${profile.value.hand}`, profile.value?.pen && `pen ${profile.value.pen}`].filter(Boolean).join(', '))
+const people = computed(() => [profile.value?.hand && `Textured by ${profile.value.hand}`, profile.value?.pen && `recorded by ${profile.value.pen}`].filter(Boolean).join(', '))
 const line = computed(() => {
   const p = profile.value!
   return [`${p.site.name}. ${p.kind_name}.`, `${p.method_name}.`, people.value && `${people.value}.`].filter(Boolean).join(' ')
@@ -39,8 +39,8 @@ const line = computed(() => {
 const menu = computed(() => [
   { name: 'Table of horizons', to: `/profiles/${id.value}/table` },
   { name: 'Beside another profile', to: `/compare?left=${id.value}` },
-  { name: 'Carry out', act: () => (exporting.value = true) },
-  { name: theme.value === 'dusk' ? 'Light' : 'Dusk', act: toggle },
+  { name: 'Export', act: () => (exporting.value = true) },
+  { name: theme.value === 'dusk' ? 'Light' : 'Dark', act: toggle },
 ])
 
 const texture = (horizon: Horizon) => (horizon.reading ? void router.push(`/readings/${horizon.reading.id}`) : void begin(horizon))
@@ -92,7 +92,7 @@ function splitFrom(horizon: Horizon): void {
       <div class="flex max-desk:flex-wrap shrink-0 max-w-full gap-1.5 print:hidden">
         <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">Undo: {{ profile.undo }}</button>
         <button type="button" class="key px-3" @click="editing = 'new'">Add horizon</button>
-        <button type="button" class="key px-3" @click="details = true">Describe</button>
+        <button type="button" class="key px-3" @click="details = true">Profile details</button>
         <MoreMenu label="More" :entries="menu" />
       </div>
     </header>

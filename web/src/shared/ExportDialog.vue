@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import SheetDialog from './SheetDialog.vue'
 
-// What can be carried out, and what each is for.
+// What can be exported, and what each is for.
 const props = defineProps<{ of: 'fieldbook' | 'site' | 'profile'; id?: number; name: string }>()
 defineEmits<{ close: [] }>()
 const FORMATS = [
   { format: 'pdf', name: 'Field sheet', about: 'PDF to print and file: column, table, how each class was reached' },
-  { format: 'package', name: 'Package', about: 'ZIP of CSV tables with their description, and the photographs; can be taken in again' },
-  { format: 'json', name: 'JSON', about: 'everything in one file; can be taken in again' },
+  { format: 'package', name: 'Package', about: 'ZIP of CSV tables with their description, and the photographs; can be imported again' },
+  { format: 'json', name: 'JSON', about: 'everything in one file; can be imported again' },
   { format: 'svg', name: 'Column', about: 'SVG drawing to depth scale' },
   { format: 'triangle', name: 'Triangle', about: 'SVG drawing with the estimate of every horizon' },
   { format: 'geojson', name: 'Map points', about: 'GeoJSON of the sites' },
@@ -16,7 +16,7 @@ const href = (format: string) => `/api/export?format=${format}&of=${props.of}${p
 </script>
 
 <template>
-  <SheetDialog open wide :title="`Carry out: ${name}`" @close="$emit('close')">
+  <SheetDialog open wide :title="`Export: ${name}`" @close="$emit('close')">
     <ul class="grid gap-2">
       <li v-for="f in FORMATS" :key="f.format"><a class="key w-full !justify-start text-left" :href="href(f.format)" download><span class="w-36 shrink-0 font-extrabold">{{ f.name }}</span><span class="font-normal">{{ f.about }}</span></a></li>
     </ul>

@@ -18,7 +18,7 @@ const options = computed(() => (props.field.type === 'flag' ? YES_NO : props.fie
   <div v-if="options" class="grid gap-1 content-start">
     <label :for="id" class="font-semibold">{{ field.label }}</label>
     <select :id="id" v-model="model" class="field" :aria-invalid="error ? 'true' : undefined" :aria-describedby="error || field.hint ? `${id}-about` : undefined">
-      <option value="">Not looked at</option>
+      <option value="">Not recorded</option>
       <option v-for="o in options" :key="o.value" :value="o.value">{{ o.name }}</option>
     </select>
     <p v-if="error" :id="`${id}-about`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ error }}</p>

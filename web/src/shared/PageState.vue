@@ -17,6 +17,6 @@ const sentence = computed(() => (isProblem(props.error) ? props.error.message : 
         <RouterLink class="key" to="/">To the fieldbook</RouterLink>
       </div>
     </template>
-    <p v-else role="status" class="text-pencil">Opening the book</p>
+    <p v-else role="status" class="text-pencil">Opening the fieldbook</p>
   </main>
 </template>

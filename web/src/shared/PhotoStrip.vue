@@ -57,7 +57,7 @@ async function remove(photo: Photo): Promise<void> {
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
     <SheetDialog v-if="shown" open wide :title="shown.caption ?? `Photo of ${what}`" @close="shown = null">
       <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />
-      <p class="flex justify-between items-center gap-3 mt-3"><span class="text-pencil text-lg">Where it was taken is not kept with it.</span><button type="button" class="key" @click="remove(shown)">Take it away</button></p>
+      <p class="flex justify-between items-center gap-3 mt-3"><span class="text-pencil text-lg">Where it was taken is not kept with it.</span><button type="button" class="key" @click="remove(shown)">Remove</button></p>
     </SheetDialog>
   </div>
 </template>

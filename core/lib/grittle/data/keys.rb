@@ -47,7 +47,7 @@ module Grittle
       "field_grades" => [[[0, 3], [5, 5], [15, 10], [25, 22], [40, 30], [50, 35], [75, 45]], "mm, % clay", "from memory",
                          "National Committee on Soil and Terrain 2009, Australian Soil and Land Survey Field Handbook, 3rd ed."],
       "consensus" => [[[0, 0], [5, 5], [13, 10], [19, 15], [24, 20], [30, 25], [39, 30], [48, 35], [58, 40], [68, 45], [78, 50],
-                       [95, 60], [130, 100]], "mm, % clay", "our own", "between the schools"],
+                       [95, 60], [130, 100]], "mm, % clay", "our own", "between the methods"],
       "read_to" => [0.0..80.0, "% clay", "our own", "beyond which no school reads a ribbon"]
     )
 

@@ -22,10 +22,16 @@ module Grittle
       PERCENT = { range: 0..100, unit: "%" }.freeze
       NOTE = { limit: 2000 }.freeze
       MOISTURE = words("Dry", "Moist", "Wet")
-      DEGREE = { "non" => "Not", "slightly" => "Slightly", "moderately" => "Moderately", "very" => "Very" }.freeze
+      # [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3]
+      STICKY, PLASTIC = %w[sticky plastic].map do |word|
+        { "non" => "Non-#{word}", "slightly" => "Slightly #{word}", "moderately" => "Moderately #{word}", "very" => "Very #{word}" }.freeze
+      end
       PH_METHODS = { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze
       SLAKING = { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze
       DISPERSION = { "none" => "None", "some" => "Some", "complete" => "All of it" }.freeze
+      # "blocky" is what earlier versions kept, before the two were told apart.
+      PEDS = words("Granular", "Crumb", "Angular blocky", "Subangular blocky", "Platy", "Prismatic", "Columnar")
+             .merge("blocky" => "Blocky, not told apart").freeze
       SIZE = words("Very fine", "Fine", "Medium", "Coarse", "Very coarse")
 
       SITE = table(
@@ -78,41 +84,43 @@ hint: "WGS84, decimal degrees, east is positive"),
         field("colour_inherited", "Colour of the rock", :flag, group: "Colour", hint: "It is the parent material's own, not of wetness"),
         field("structure_grade", "Structure", :choice, group: "Structure", source: MANUAL,
               words: words("Single grain", "Massive", "Weak", "Moderate", "Strong")),
-        field("structure_type", "Shape of peds", :choice, words: words("Granular", "Crumb", "Blocky", "Platy", "Prismatic", "Columnar"),
+        field("structure_type", "Shape of peds", :choice, words: PEDS,
                                                           group: "Structure", carries: true),
         field("structure_size", "Size of peds", :choice, words: SIZE, group: "Structure"),
-        field("digging", "Resistance to digging", :choice, words: words("Loose", "Low", "Moderate", "High", "Very high"),
+        field("digging", "Penetration resistance", :choice, words: words("Loose", "Low", "Moderate", "High", "Very high"),
 group: "Structure"),
         field("dry_consistence", "Consistence, dry", :choice, group: "Structure",
-                                                             words: words("Loose", "Soft", "Slightly hard", "Hard", "Very hard")),
+                                                             words: words("Loose", "Soft", "Slightly hard", "Moderately hard", "Hard", "Very hard", "Extremely hard")),
         field("moist_consistence", "Consistence, moist", :choice, group: "Structure",
-                                                                 words: words("Loose", "Very friable", "Friable", "Firm", "Very firm")),
-        field("stickiness", "Stickiness, wet", :choice, words: DEGREE, group: "Structure"),
-        field("plasticity", "Plasticity, wet", :choice, words: DEGREE, group: "Structure"),
+                                                                 words: words("Loose", "Very friable", "Friable", "Firm", "Very firm", "Extremely firm")),
+        field("stickiness", "Stickiness, wet", :choice, words: STICKY, group: "Structure"),
+        field("plasticity", "Plasticity, wet", :choice, words: PLASTIC, group: "Structure"),
         field("moisture", "Moisture", :choice, words: MOISTURE, carries: true, group: "Structure"),
-        field("roots", "Roots", :choice, words: words("None", "Few", "Common", "Many"), carries: true, group: "Life and stones"),
+        field("roots", "Roots", :choice, words: words("None", "Few", "Common", "Many"), carries: true,
+group: "Roots, fauna, coarse fragments"),
         field("root_size", "Size of roots", :choice, words: words("Fine", "Coarse", "Fine and coarse"), carries: true,
-group: "Life and stones"),
-        field("earthworms", "Earthworms", :number, range: 0..500, group: "Life and stones", hint: "counted in one spadeful"),
-        field("pores", "Pores and channels", :text, group: "Life and stones"),
-        field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: "Life and stones", hint: "by volume, above 2 mm"),
+group: "Roots, fauna, coarse fragments"),
+        field("earthworms", "Earthworms", :number, range: 0..500, group: "Roots, fauna, coarse fragments", hint: "counted in one spadeful"),
+        field("pores", "Pores and channels", :text, group: "Roots, fauna, coarse fragments"),
+        field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: "Roots, fauna, coarse fragments",
+hint: "by volume, above 2 mm"),
         field("fragments_size", "Size of fragments", :choice, words: words("Gravel", "Cobbles", "Stones", "Boulders"), carries: true,
-                                                              group: "Life and stones"),
+                                                              group: "Roots, fauna, coarse fragments"),
         field("fragments_shape", "Shape of fragments", :choice, words: words("Rounded", "Subrounded", "Angular", "Flat"), carries: true,
-                                                                group: "Life and stones"),
-        field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Life and stones",
+                                                                group: "Roots, fauna, coarse fragments"),
+        field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Roots, fauna, coarse fragments",
                                                             suggestions: ["ironstone nodules", "carbonate nodules", "quartz", "shale"]),
         field("ph", "pH", :number, range: 0..14, group: "Chemistry", hint: "Several depths: take samples on the section"),
         field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
-        field("slaking", "Crumb slakes", :choice, words: SLAKING, group: "Chemistry"),
-        field("dispersion", "Crumb's water milky", :choice, words: DISPERSION, group: "Chemistry"),
-        field("effervescence", "Fizz with acid", :choice, group: "Chemistry", source: MANUAL,
+        field("slaking", "Slaking", :choice, words: SLAKING, group: "Chemistry"),
+        field("dispersion", "Dispersion", :choice, words: DISPERSION, group: "Chemistry"),
+        field("effervescence", "Effervescence (HCl)", :choice, group: "Chemistry", source: MANUAL,
               words: words("None", "Very slight", "Slight", "Strong", "Violent")),
         field("water_repellence", "Water repellence", :choice, words: words("None", "Slight", "Strong"), group: "Chemistry"),
         field("odour", "Odour", :text, group: "Chemistry", hint: "From a distance"),
         field("organic_matter", "Organic matter", :text, group: "Chemistry"),
-        field("discontinuity", "Other material begins here", :flag, group: "Notes", hint: "Stones, colour or grain change with it"),
-        field("fell_in", "Fell in from above", :flag, group: "Notes"),
+        field("discontinuity", "Lithologic discontinuity", :flag, group: "Notes", hint: "Stones, colour or grain change with it"),
+        field("fell_in", "Slough (fell in)", :flag, group: "Notes"),
         field("note", "Note", :text, group: "Notes", **NOTE)
       )
 
@@ -120,7 +128,7 @@ group: "Life and stones"),
       SAMPLE = table(
         field("moisture", "Moisture", :choice, words: MOISTURE),
         field("condition", "Condition", :choice,
-              words: { "whole" => "Whole", "smeared" => "Smeared", "fell_in" => "Fell in from above" }.freeze),
+              words: { "whole" => "Whole", "smeared" => "Smeared", "fell_in" => "Slough (fell in)" }.freeze),
         field("note", "Note", :text, **NOTE)
       )
       SAMPLE_KINDS = { "palmful" => "Palmful", "crumb" => "Crumb", "clod" => "Clod", "bag" => "Bag for the laboratory",

@@ -28,7 +28,7 @@ module Grittle
                        "very_smooth" => "Not very gritty" }
         },
         "contest" => {
-          name: "Contest", source: "common practice", unit: "in",
+          name: "Judging-contest", source: "common practice", unit: "in",
           medium_from: limit("contest_medium"), strong_from: limit("contest_strong"), rub_words: {},
           thickness_mm: FIGURES["contest_thickness"]
         }

@@ -35,7 +35,7 @@ module Grittle
       private
 
       def check
-        refuse("the mark #{@mark} is unknown") unless Figures::MARKS.include?(@mark)
+        refuse("the mark #{@mark} is unknown") unless Figures::MARKS.key?(@mark)
         refuse("the classes of its layers differ") unless [read, near].all? { |layer| layer.keys == printed.keys }
         read.each { |code, row| row.each { |test, fits| check_cell(code, test, fits, near.dig(code, test).to_s) } }
         near.each { |code, row| refuse("#{code} widens what it does not read") unless (row.keys - read[code].keys).empty? }

@@ -11,7 +11,7 @@ module Grittle
       ID = "rolling"
       NAME = "Rolling"
       SYSTEM = "fao_wrb"
-      SOURCE = "FAO Guidelines for Soil Description, 4th ed., 2006, table 25 (wording from memory)"
+      SOURCE = "FAO Guidelines for Soil Description, 4th ed., 2006, table 25 (wording not checked against the source)"
       NO_BALL = "S"
       POOR = "poor in clay"
       RICH = "rich in clay"

@@ -8,7 +8,7 @@ module Grittle
       include Opening
 
       ID = "two_numbers"
-      NAME = "Two numbers"
+      NAME = "Sand and clay by feel"
       SYSTEM = "usda"
       SOURCE = "the triangle of the chosen system; curves of 2026"
       ASKS = %w[sand_estimate ribbon_forms ribbons].freeze

@@ -34,7 +34,7 @@ module Grittle
           }
         ],
         "argic" => [
-          "the clay increase of an argic horizon", "World Reference Base 2015 (from memory)",
+          "the clay increase of an argic horizon", "World Reference Base 2015 (not checked against the source)",
           lambda { |upper, lower|
             lower >= if upper < LIMITS["argic_low_under"] then upper + LIMITS["argic_low_points"]
                      else [LIMITS["argic_ratio"] * upper, upper + LIMITS["argic_high_points"]].min
@@ -42,7 +42,7 @@ module Grittle
           }
         ],
         "abrupt_change" => [
-          "the clay of an abrupt textural change", "Keys to Soil Taxonomy (detail from memory)",
+          "the clay of an abrupt textural change", "Keys to Soil Taxonomy (detail not checked against the source)",
           lambda { |upper, lower|
             lower >= LIMITS["abrupt_ratio"] * upper && (upper < LIMITS["abrupt_under"] || lower >= upper + LIMITS["abrupt_points"])
           }

@@ -13,12 +13,12 @@ module Grittle
       private_class_method :table
 
       PH = table(Entry::Field.new("value", "pH", :number, range: Ph::RANGE), Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS))
-      FIZZ = table(Entry::Field.new("effervescence", "Fizz", :choice, words: Entry::Fields::HORIZON["effervescence"].words),
+      FIZZ = table(Entry::Field.new("effervescence", "Effervescence", :choice, words: Entry::Fields::HORIZON["effervescence"].words),
                    Entry::Field.new("specks", "On pale specks", :flag))
       CRUMB = table(
-        Entry::Field.new("slaking", "Slakes", :choice, words: Entry::Fields::SLAKING),
+        Entry::Field.new("slaking", "Slaking", :choice, words: Entry::Fields::SLAKING),
         Entry::Field.new("swells", "Swells", :flag),
-        Entry::Field.new("dispersion", "Milky water", :choice, words: Entry::Fields::DISPERSION),
+        Entry::Field.new("dispersion", "Dispersion", :choice, words: Entry::Fields::DISPERSION),
         Entry::Field.new("remoulded_disperses", "Remoulded, it disperses", :flag),
         Entry::Field.new("carbonate_or_gypsum", "Carbonate or gypsum", :flag),
         Entry::Field.new("suspension", "Shaken 1 to 5", :choice,
@@ -33,7 +33,7 @@ module Grittle
       TESTS = {
         "ph" => { name: "pH", caution: "reagent", fields: PH,
                   how: "Wet a crumb on the plate with the drops, dust it, and read the card after its time." },
-        "fizz" => { name: "Fizz with acid", caution: "acid", fields: FIZZ,
+        "fizz" => { name: "Effervescence (HCl)", caution: "acid", fields: FIZZ,
                     how: "One drop on a crumb, and one on pale specks: look and listen." },
         "crumb" => { name: "Crumb in still water", caution: nil, fields: CRUMB,
                      how: "Lay an air-dry crumb of 5 to 10 mm into still rain or distilled water, never poured on; look at 5 min, " \
@@ -87,9 +87,9 @@ module Grittle
 
       def say_fizz(seen)
         word = Entry::Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
-        return "no fizz#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
+        return "no effervescence#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
 
-        "#{word} fizz#{' on pale specks' if seen['specks']}"
+        "#{word} effervescence#{' on pale specks' if seen['specks']}"
       end
 
       def check(test, first, kept)

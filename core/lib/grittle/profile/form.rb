@@ -19,7 +19,7 @@ module Grittle
       end
 
       # @return [Hash, nil] "form" and "sentence"; nil with fewer than two grades, or where it becomes coarser
-      def to_h = name && { "form" => name, "sentence" => "#{NAMES[name]} Names from Northcote's key, from memory." }
+      def to_h = name && { "form" => name, "sentence" => "#{NAMES[name]} Names from Northcote's key, not checked against the source." }
 
       private
 

@@ -45,7 +45,7 @@ module Grittle
       "cautious" => ["Cautious", "an inch is 10 %, an inch and a half 15 %"],
       "flow_tiers" => ["Flow-key tiers", "the flow key's tiers, in clay"],
       "field_grades" => ["Field grades", "the clay beside each field grade"],
-      "consensus" => ["Consensus", "between the schools"]
+      "consensus" => ["Consensus", "between the methods"]
     }.freeze
     ALL = SAID.map do |id, (name, says)|
       figure = Data::CURVES.all.fetch(id)

@@ -5,12 +5,21 @@ module Grittle
     # How each test is asked at the bench: the question, how to perform it in a sentence, and the words of its answers.
     # Every observation of Vocabulary is here (checked as it loads).
     module Catalogue
-      CLOD_WORDS = {
+      # Rupture resistance of a block of 2 to 3 cm. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3; our five take some of
+      # its classes together]
+      DRY_CLOD = {
         "loose" => ["Loose", "single grains at once"],
         "soft" => ["Soft", "crumbles at a touch"],
-        "firm" => ["Firm", "breaks between finger and thumb"],
-        "hard" => ["Hard", "breaks between two hands"],
-        "very_hard" => ["Very hard", "does not break by hand"]
+        "firm" => ["Moderately hard", "breaks between finger and thumb"],
+        "hard" => ["Very hard", "breaks between two hands"],
+        "very_hard" => ["Extremely hard", "does not break by hand"]
+      }.freeze
+      MOIST_CLOD = {
+        "loose" => ["Loose", "single grains at once"],
+        "soft" => ["Very friable", "crumbles at a touch"],
+        "firm" => ["Friable", "a slight press of finger and thumb"],
+        "hard" => ["Firm", "a hard press of finger and thumb"],
+        "very_hard" => ["Very firm", "takes both hands, or more"]
       }.freeze
 
       # observation => question, how to perform it, answers as state => [word, what it looks like]. A test that is no
@@ -19,12 +28,12 @@ module Grittle
         "dry_clod" => {
           ask: "Crush a dry clod. How hard is it?",
           how: "Take a clod of about 2 cm and press it between finger and thumb, then between both hands.",
-          answers: CLOD_WORDS
+          answers: DRY_CLOD
         },
         "moist_clod" => {
           ask: "Crush a moist clod. How hard is it?",
           how: "Take a clod of about 2 cm and press it between finger and thumb, then between both hands.",
-          answers: CLOD_WORDS
+          answers: MOIST_CLOD
         },
         "mould_feel" => {
           ask: "How does it feel while you knead?",
@@ -61,15 +70,15 @@ module Grittle
             "broke" => ["Broke", "under its own weight"],
             "folded" => ["Folded", "bent over and hung"],
             "never_broke" => ["Never broke", "push the next one thinner"],
-            "torn" => ["Tore", "sticky hand; it does not count"]
+            "torn" => ["Not counted (tore)", "sticky hand"]
           }
         },
         "wet_rub" => {
-          ask: "Rub a drowned pinch. What stands out?",
-          how: "Put a pinch in your palm, drown it in water, and rub it with the forefinger.",
+          ask: "Rub a pinch with plenty of water. What stands out?",
+          how: "Put a pinch in your palm, add plenty of water, and rub it with the forefinger.",
           answers: {
             "very_gritty" => ["Very gritty", "grains stand out"],
-            "neither" => ["Neither, or both", "nothing stands out"],
+            "neither" => ["Neither gritty nor smooth", "or both: nothing stands out"],
             "very_smooth" => ["Very smooth", "like flour or silk"]
           }
         },
@@ -88,7 +97,7 @@ module Grittle
           ask: "Roll it. What is the thinnest roll that holds itself?",
           how: "Roll 4 cm on the palm, thinner and thinner, and hold it up by one end.",
           answers: {
-            "non" => ["None", "not even 6 mm holds"],
+            "non" => ["Non-plastic", "not even 6 mm holds"],
             "slightly" => ["6 mm", "holds; 4 mm breaks"],
             "moderately" => ["4 mm", "holds; 2 mm breaks"],
             "very" => ["2 mm", "holds itself"]
@@ -98,7 +107,7 @@ module Grittle
           ask: "Press it between thumb and finger, then pull apart. How sticky is it?",
           how: "Wet it until it sticks most, press, and pull slowly.",
           answers: {
-            "non" => ["Not sticky", "comes off clean"],
+            "non" => ["Non-sticky", "comes off clean"],
             "slightly" => ["Slightly", "clings to one finger"],
             "moderately" => ["Moderately", "stretches a little"],
             "very" => ["Very", "stretches, both fingers"]
@@ -317,10 +326,10 @@ module Grittle
         },
         "blind_spots" => {
           ask: "Is there anything that misleads the hand?", control: "words",
-          how: "Tick what applies, and every estimate is held more loosely.",
+          how: "Tick what applies, and every estimate gets a wider uncertainty.",
           answers: {
             "organic" => ["Organic", "dark and spongy"],
-            "calcareous" => ["Calcareous", "fizzes with acid"],
+            "calcareous" => ["Calcareous", "effervesces with acid"],
             "sodic" => ["Sodic", "disperses, slick when wet"],
             "micaceous" => ["Micaceous", "flakes glint and slide"],
             "volcanic_ash" => ["Volcanic ash", "light, greasy, fluffy"],
@@ -350,8 +359,8 @@ module Grittle
         "squeezed_surface" => ["squeezed face", 10, "keys"], "shine" => ["shine", 20, "clay"],
         "thumbprint" => ["thumbprint", 5, "clay"], "shear_resistance" => ["resistance", 15, "clay"],
         "sand_grade" => ["grade of the sand", 20, "sample"], "feel_words" => ["words for the feel", 10, "keys"],
-        "sand_estimate" => ["sand by halving", 30, "grain"], "clay_estimate" => ["clay by hand", 5, "clay"],
-        "coarse_fragments_percent" => ["coarse fragments", 30, "sample"], "blind_spots" => ["blind spots", 10, "sample"]
+        "sand_estimate" => ["sand by bisection", 30, "grain"], "clay_estimate" => ["clay by hand", 5, "clay"],
+        "coarse_fragments_percent" => ["coarse fragments", 30, "sample"], "blind_spots" => ["what may mislead the hand", 10, "sample"]
       }.each_value(&:freeze).freeze
       FACTS.each { |name, (short, seconds, group)| TESTS.fetch(name).update(short: short, seconds: seconds, group: group).freeze }
       raise "an observation stands in no catalogue" unless (Vocabulary::ALL.keys - TESTS.keys).empty?

@@ -30,7 +30,7 @@ module Grittle
       },
       "tasting" => {
         sentence: "Do not taste soil or grind it between the teeth, though old keys ask for it.",
-        more: "Manure, pathogens and chemicals cannot be seen. Grittle has no taste test: rubbing a drowned pinch " \
+        more: "Manure, pathogens and chemicals cannot be seen. Grittle has no taste test: rubbing a pinch with plenty of water " \
               "tells the same."
       },
       "dust" => {

@@ -22,10 +22,10 @@ module Grittle
           tests: %w[ribbons ribbon_forms], optional: false, cautions: [] },
         { id: "rub", name: "Rub", title: "Rub a pinch", how: Catalogue::TESTS["wet_rub"][:how],
           tests: %w[wet_rub grittiness], optional: false, cautions: %w[tasting] },
-        { id: "sand", name: "Sand", title: "Narrow the sand", how: "Two numbers decide: sand, and clay from the ribbon.",
+        { id: "sand", name: "Sand", title: "Narrow the sand", how: "Sand, and clay from the ribbon, decide together.",
           tests: %w[sand_estimate], optional: false, cautions: %w[tasting] },
         { id: "more", name: "More", title: "More tests",
-          how: "Your key may do without these; other schools ask for them, and they tell clay's smoothness from silt's.",
+          how: "Your key may do without these; other methods ask for them, and they tell clay's smoothness from silt's.",
           tests: [], optional: true, cautions: [] },
         { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
           tests: [], optional: false, cautions: %w[results] }

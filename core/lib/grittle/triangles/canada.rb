@@ -37,7 +37,7 @@ module Grittle
     CANADA = Triangle.new(
       id: "canada",
       name: "Canada",
-      source: "Canadian System of Soil Classification, 3rd ed., 1998 (detail from memory)",
+      source: "Canadian System of Soil Classification, 3rd ed., 1998 (detail not checked against the source)",
       decide: lambda { |s, z, c|
         if c > HeavyClay::ABOVE then "HC"
         elsif c <= 15 && z + (2 * c) < 30 + LINE then z + (1.5 * c) < 15 + LINE ? "S" : "LS"

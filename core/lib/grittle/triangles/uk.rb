@@ -11,7 +11,7 @@ module Grittle
       name: "United Kingdom",
       silt_limit: 60,
       provisional: true,
-      source: "Hodgson, Soil Survey Field Handbook (from memory; provisional)",
+      source: "Hodgson, Soil Survey Field Handbook (not checked against the source; provisional)",
       decide: lambda { |s, z, c|
         if c < 18
           if z + (2 * c) < 30 - LINE then z + (1.5 * c) < 15 - LINE ? "S" : "LS"
