@@ -56,14 +56,74 @@ RSpec.describe "Nothing is lost" do
     type("6")
     within("[role='dialog']") do
       expect(page).to have_css("h2", text: "Changed in another window")
-      expect(page).to have_css("[data-theirs]", text: "firm")
+      expect(page).to have_css("[data-theirs]", text: "friable")
       expect(page).to have_css("[data-yours]", text: "loose")
       click_button "Save mine on top"
     end
     expect(page).to have_css("[data-test='moist_clod'] [aria-pressed='true']", text: "Loose")
     expect_saved
     words = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist clod" }
-    expect(words.map { |entry| entry.values_at("text", "standing") }).to eq [["firm", false], ["loose", true]]
+    expect(words.map { |entry| entry.values_at("text", "standing") }).to eq [["friable", false], ["loose", true]]
+  end
+
+  describe "on the card of a horizon" do
+    let(:horizon) { profile.horizons.first }
+    let(:card) { "/profiles/#{profile.id}/horizons/#{horizon.id}" }
+
+    def group(name) = find("[role='group'][aria-label='#{name}']")
+    def open_group(name) = within("nav[aria-label='What is described']") { click_button name }
+
+    it "when four answers are given at once: all are kept, in order, and undone one by one" do
+      visit card
+      open_group "Structure"
+      page.execute_script(<<~JS)
+        const press = (group, text) => [...document.querySelectorAll(`[role='group'][aria-label='${group}'] button`)].find((key) => key.textContent === text).click()
+        press("Structure", "Weak"); press("Structure", "Strong"); press("Moisture", "Moist"); press("Shape of peds", "Platy")
+      JS
+      expect_saved
+      expect(horizon.reload.seen).to eq("structure_grade" => "strong", "moisture" => "moist", "structure_type" => "platy")
+      2.times { click_button "Undo" }
+      expect(group("Moisture")).to have_no_css("[aria-pressed='true']")
+      expect_saved
+      expect(horizon.reload.seen).to eq("structure_grade" => "strong")
+    end
+
+    it "when the network is gone: answers wait, the fieldbook says how many, and they are sent from there" do
+      profile
+      visit "/"
+      find("a[href='/profiles/#{profile.id}']", match: :first).click
+      click_button "Change A, 0 to 30 cm"
+      click_link "Describe horizon"
+      open_group "Structure"
+      cut(true)
+      group("Structure").click_button "Weak"
+      group("Moisture").click_button "Dry"
+      expect(page).to have_css("[data-saved]", text: "Kept on this device: 2 answers")
+      click_link "‹ Slope 1"
+      click_link "Fieldbook"
+      expect(page).to have_css("[data-waiting]", text: "2 answers wait on this device")
+      cut(false)
+      expect(page).to have_no_css("[data-waiting]")
+      expect(horizon.reload.seen).to eq("structure_grade" => "weak", "moisture" => "dry")
+    end
+
+    it "when somebody else changed it: both are shown, and one is chosen" do
+      visit card
+      open_group "Structure"
+      horizon.change(horizon.lock_version, { described: { structure_grade: "strong" } })
+      group("Structure").click_button "Weak"
+      within("[role='dialog']") do
+        expect([find("[data-theirs]").text, find("[data-yours]").text]).to eq %w[Strong Weak]
+        click_button "Save mine on top"
+      end
+      expect_saved
+      expect(horizon.reload.seen).to eq("structure_grade" => "weak")
+      horizon.change(horizon.lock_version, { described: { structure_grade: "massive" } })
+      group("Structure").click_button "Moderate"
+      click_button "Keep what is saved"
+      expect(group("Structure")).to have_css("[aria-pressed='true']", text: "Massive")
+      expect(horizon.reload.seen).to eq("structure_grade" => "massive")
+    end
   end
 
   it "when a form is refused: the sentence stands at its field, and what was typed stays" do

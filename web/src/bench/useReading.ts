@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/vue-query'
-import { useEventListener } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
-import { forgetLists, isProblem, queryClient, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
-import { createOutbox, type SaveState, type Write } from './outbox'
-import { claimOutbox } from './outboxOwner'
+import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
+import type { Outbox, SaveState, Write } from '@/outbox/outbox'
+import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
 
 export type RibbonEntry = {
   length: number
@@ -23,30 +22,14 @@ export function useReading(id: number) {
   const query = useQuery({ ...readingQuery(id), staleTime: 0, refetchOnWindowFocus: false, refetchOnReconnect: false })
   const reading = computed(() => query.data.value)
   const words = useWords()
-  const outbox = shallowRef<ReturnType<typeof createOutbox>>()
+  const outbox = shallowRef<Outbox<Reading>>()
   const refused = ref<{ problem: ApiProblem; write: Write } | null>(null)
   const localStep = ref<string>()
   const localUnit = ref<string>()
   const test = ref<string>()
 
-  const save = (saved: Reading) => {
-    queryClient.setQueryData(readingQuery(id).queryKey, saved)
-    forgetLists()
-  }
-
-  // The queue may hold what a killed tab left: it is sent once the reading is there.
-  void claimOutbox(id).then((storeKey) => {
-    const box = createOutbox({
-      storeKey,
-      version: () => reading.value?.version ?? 0,
-      onSaved: save,
-      onRefused: (problem, write) => (refused.value = { problem, write }),
-    })
-    outbox.value = box
-    void box.flush()
-  })
-  useEventListener(window, 'online', () => void outbox.value?.flush())
-  onScopeDispose(() => outbox.value?.stop())
+  onScopeDispose(show(readingRecord(id), { version: () => reading.value?.version ?? 0, onRefused: (problem, write) => (refused.value = { problem, write }) }))
+  void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
   const base = `/api/readings/${id}`
   const write = (w: Omit<Write, 'key'>) => {

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { forgetLists, quickQuery, request, sitesQuery, workQuery, type Reading, type Site, type Wanted } from '@/api'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
+import WaitingNote from '@/outbox/WaitingNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import PageState from '@/shared/PageState.vue'
 import { useTheme } from '@/shared/useTheme'
@@ -81,6 +82,7 @@ function addProfile(site: Site): void {
       </div>
     </aside>
     <main class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col">
+      <WaitingNote />
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
           <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>

@@ -14,7 +14,7 @@ function outbox(send: (...call: unknown[]) => Promise<Reading>, store = memory()
   const calls: { body: Record<string, unknown>; key: string }[] = []
   const onRefused = vi.fn()
   const box = createOutbox({
-    storeKey: 'q', store, version: () => 7, onSaved: () => {}, onRefused, retryAfter: 1e6,
+    storeKey: 'q', store, version: () => 7, versionIn: (saved: Reading) => saved.version, onSaved: () => {}, onRefused, retryAfter: 1e6,
     send: (method, path, body, key) => {
       calls.push({ body: body as Record<string, unknown>, key })
       return send(method, path, body, key)

@@ -1,5 +1,5 @@
-import { computed, ref, type Ref } from 'vue'
-import { ApiProblem, isPassing, isProblem, newKey, request, type Method, type Reading } from '@/api'
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import { ApiProblem, isPassing, isProblem, newKey, request, type Method } from '@/api'
 
 /** One write that waits for its answer. */
 export type Write = {
@@ -15,34 +15,50 @@ export type Write = {
   label: string
 }
 
-export type Conflict = { write: Write; current: Reading | null }
+export type Conflict<T> = { write: Write; current: T | null }
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict'
 
 type Store = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
-type Send = (method: Method, path: string, body: unknown, key: string) => Promise<Reading>
+type Send<T> = (method: Method, path: string, body: unknown, key: string) => Promise<T>
 
-type Options = {
+export type Options<T> = {
   /** Where the queue is kept, so that a killed tab loses nothing. */
   storeKey: string
   store?: Store
-  send?: Send
+  send?: Send<T>
   /** The version the person sees. */
   version: () => number
-  onSaved: (reading: Reading) => void
+  /** The version of the record after a write, in what was answered. */
+  versionIn: (saved: T) => number
+  /** What is kept, where a change was made on another version. */
+  current?: (problem: ApiProblem) => Promise<T | null>
+  onSaved: (saved: T) => void
   onRefused: (problem: ApiProblem, write: Write) => void
   /** ms between tries while there is no answer */
   retryAfter?: number
 }
 
+export type Outbox<T> = {
+  queue: Ref<Write[]>
+  conflict: ShallowRef<Conflict<T> | null>
+  state: ComputedRef<SaveState>
+  /** What is on its way, by name. */
+  answers: ComputedRef<Record<string, unknown>>
+  add: (write: Omit<Write, 'key'>) => void
+  flush: () => Promise<void>
+  resolve: (choice: 'mine' | 'theirs') => void
+  reread: () => void
+}
+
 /**
- * The bench's writes, one after another. Each is kept on the device before it is sent and until it is answered; while
+ * The writes to one record, one after another. Each is kept on the device before it is sent and until it is answered; while
  * there is no answer it is tried again under the same key, which makes no second record.
  */
-export function createOutbox(options: Options) {
+export function createOutbox<T>(options: Options<T>): Outbox<T> {
   const store = options.store ?? localStorage
-  const send: Send = options.send ?? request
+  const send: Send<T> = options.send ?? request
   const queue: Ref<Write[]> = ref(read(store, options.storeKey))
-  const conflict: Ref<Conflict | null> = ref(null)
+  const conflict: ShallowRef<Conflict<T> | null> = shallowRef(null)
   const unanswered = ref(false)
   let busy = false
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -85,17 +101,17 @@ export function createOutbox(options: Options) {
 
   async function sendFirst(write: Write): Promise<boolean> {
     try {
-      const reading = await send(write.method, address(write), payload(write), write.key)
+      const saved = await send(write.method, address(write), payload(write), write.key)
       unanswered.value = false
-      settle(write.version === null ? undefined : reading.version)
-      options.onSaved(reading)
+      settle(write.version === null ? undefined : options.versionIn(saved))
+      options.onSaved(saved)
       return true
     } catch (error) {
       return failed(error, write)
     }
   }
 
-  function failed(error: unknown, write: Write): boolean {
+  async function failed(error: unknown, write: Write): Promise<boolean> {
     if (isPassing(error) || !isProblem(error)) {
       unanswered.value = true
       timer = setTimeout(() => void flush(), options.retryAfter ?? 3000)
@@ -103,12 +119,18 @@ export function createOutbox(options: Options) {
     }
     unanswered.value = false
     if (error.status === 409) {
-      conflict.value = { write, current: error.body.current ?? null }
+      conflict.value = { write, current: await whatIsKept(error) }
       return false
     }
     settle(write.version ?? undefined)
     options.onRefused(error, write)
     return true
+  }
+
+  /** What is kept; where even that has no answer, the write is tried again later. */
+  async function whatIsKept(error: ApiProblem): Promise<T | null> {
+    if (!options.current) return (error.body.current as T | undefined) ?? null
+    return options.current(error).catch(() => null)
   }
 
   /** The first write is done with; the next versioned one was made on what it left. */
@@ -127,16 +149,21 @@ export function createOutbox(options: Options) {
     const first = queue.value[0]
     if (!current || !first) return
     if (choice === 'mine') {
-      first.version = current.version
+      first.version = options.versionIn(current)
       first.key = newKey()
       keep()
-    } else settle(current.version)
+    } else settle(options.versionIn(current))
     conflict.value = null
     options.onSaved(current)
     void flush()
   }
 
-  return { queue, conflict, state, answers, add, flush, resolve, stop: () => clearTimeout(timer) }
+  /** What was laid into the store by another hand is taken over where nothing waits. */
+  function reread(): void {
+    if (!queue.value.length) queue.value = read(store, options.storeKey)
+  }
+
+  return { queue, conflict, state, answers, add, flush, resolve, reread }
 }
 
 const address = (write: Write): string => (write.method === 'DELETE' ? `${write.path}?version=${write.version}` : write.path)

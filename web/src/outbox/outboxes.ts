@@ -1,0 +1,88 @@
+import { computed, reactive, shallowReactive } from 'vue'
+import { profileQuery, queryClient, readingQuery, request, forgetLists, type ApiProblem, type Profile, type Reading } from '@/api'
+import { createOutbox, type Options, type Outbox, type Write } from './outbox'
+import { claimOutbox, recordsLeftBehind } from './owner'
+
+// Queues live as long as the tab and not as long as their page: what waits goes on being sent from wherever the person is.
+
+/** What a page that shows the record adds: the version it shows, and where a refusal is told. */
+export type Shown = { version: () => number; onRefused: (problem: ApiProblem, write: Write) => void }
+type Record<T> = Pick<Options<T>, 'versionIn' | 'current' | 'onSaved'> & { name: string }
+
+export const readingRecord = (id: number): Record<Reading> => ({
+  name: String(id),
+  versionIn: ({ version }) => version,
+  onSaved: (saved) => {
+    queryClient.setQueryData(readingQuery(id).queryKey, saved)
+    forgetLists()
+  },
+})
+
+/** A horizon's own fields; a change of it is answered with its profile. */
+export const horizonRecord = (id: number, profile: number): Record<Profile> => ({
+  name: `horizon-${id}-${profile}`,
+  versionIn: ({ horizons }) => horizons.find((horizon) => horizon.id === id)?.version ?? 0,
+  current: () => request<Profile>('GET', `/api/profiles/${profile}`),
+  onSaved: (saved) => {
+    queryClient.setQueryData(profileQuery(profile).queryKey, saved)
+    void queryClient.invalidateQueries({ queryKey: ['sites'] })
+  },
+})
+
+const open = shallowReactive(new Map<string, Outbox<never>>())
+const making = new Map<string, Promise<Outbox<never>>>()
+const shown = new Map<string, Shown>()
+
+/** Refused for good while no page showed the record. */
+export const refusals = reactive<{ label: string; sentence: string }[]>([])
+
+/** Answers that wait on this device, of all records. */
+export const waitingInAll = computed(() => [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, 0))
+
+/** The queue of a record, the same for as long as the tab lives, with what other tabs have left of it. */
+export async function openOutbox<T>(record: Record<T>): Promise<Outbox<T>> {
+  const known = making.get(record.name)
+  if (!known) making.set(record.name, make(record) as Promise<Outbox<never>>)
+  const box = (await making.get(record.name)) as unknown as Outbox<T>
+  if (known) {
+    await claimOutbox(record.name)
+    box.reread()
+  }
+  void box.flush()
+  return box
+}
+
+/** A page shows the record from now on; what it returns is called when it no longer does. */
+export function show(record: Pick<Record<never>, 'name'>, page: Shown): () => void {
+  shown.set(record.name, page)
+  return () => {
+    if (shown.get(record.name) === page) shown.delete(record.name)
+  }
+}
+
+async function make<T>(record: Record<T>): Promise<Outbox<T>> {
+  const box = createOutbox<T>({
+    ...record,
+    storeKey: await claimOutbox(record.name),
+    version: () => shown.get(record.name)?.version() ?? 0,
+    onRefused: (problem, write) => {
+      const page = shown.get(record.name)
+      if (page) page.onRefused(problem, write)
+      else refusals.push({ label: write.label, sentence: problem.message })
+    },
+  })
+  open.set(record.name, box as unknown as Outbox<never>)
+  return box
+}
+
+/** Sends what pages and tabs that are gone have left, now and when the network is back. */
+export function sendWhatIsLeft(): void {
+  window.addEventListener('online', () => open.forEach((box) => void box.flush()))
+  void recordsLeftBehind().then((names) => {
+    for (const name of names) {
+      const [, horizon, profile] = name.match(/^horizon-(\d+)-(\d+)$/) ?? []
+      if (horizon) void openOutbox(horizonRecord(Number(horizon), Number(profile)))
+      else if (/^\d+$/.test(name)) void openOutbox(readingRecord(Number(name)))
+    }
+  })
+}
