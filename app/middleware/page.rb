@@ -2,7 +2,7 @@
 
 require "rack/files"
 
-# The built page: its files as they are, and index.html for every place of its own.
+# The built page: its files as they are, compressed where the browser takes them so, and index.html for every place of its own.
 class Page
   # Nothing is fetched from anywhere else.
   HEADERS = {
@@ -12,6 +12,7 @@ class Page
   }.freeze
   # What the build did not make is not the page.
   NOTHING = [404, { "content-type" => "text/plain" }, ["There is no such file.\n"]].freeze
+  CATALOGUE = /<meta name="catalogue" content=""/
   FOREVER = "public, max-age=31536000, immutable"
 
   def initialize(app, root:)
@@ -26,13 +27,26 @@ class Page
 
     return NOTHING if path.start_with?("/assets/") && !file?(path)
 
-    name = file?(path) ? path : "/index.html"
-    status, headers, body = @files.call(env.merge("PATH_INFO" => name))
-    cache = name.start_with?("/assets/") ? FOREVER : "no-cache"
-    [status, headers.merge(HEADERS, "cache-control" => cache), body]
+    return [200, HEADERS.merge("content-type" => "text/html", "cache-control" => "no-cache"), [index]] unless file?(path)
+
+    status, headers, body = compressed?(env, path) ? packed(env, path) : @files.call(env)
+    cache = path.start_with?("/assets/") ? FOREVER : "no-cache"
+    [status, headers.merge(HEADERS, "cache-control" => cache, "vary" => "accept-encoding"), body]
   end
 
   private
+
+  # With the catalogue's version in it, so that the browser asks for no catalogue that it has.
+  def index
+    File.read(File.join(@root, "index.html")).sub(CATALOGUE) { %(<meta name="catalogue" content="#{CatalogueSerializer.version}") }
+  end
+
+  def compressed?(env, path) = env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip") && file?("#{path}.gz")
+
+  def packed(env, path)
+    status, headers, body = @files.call(env.merge("PATH_INFO" => "#{path}.gz"))
+    [status, headers.merge("content-type" => Rack::Mime.mime_type(File.extname(path)), "content-encoding" => "gzip"), body]
+  end
 
   def file?(path) = path != "/" && !path.include?("..") && File.file?(File.join(@root, path))
 end

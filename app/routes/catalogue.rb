@@ -9,7 +9,10 @@ module Routes
         answer(status: "ok", rules_version: Grittle::RULES_VERSION)
       end
 
-      app.get("/api/catalogue") { answer CatalogueSerializer.call }
+      app.get "/api/catalogue" do
+        cache_control :private, :immutable, max_age: 31_536_000 if params["v"] == CatalogueSerializer.version
+        answer CatalogueSerializer.call
+      end
 
       app.get("/api/triangles") { answer CatalogueSerializer.triangles }
 

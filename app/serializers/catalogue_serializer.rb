@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 # The core's words, limits and classes for the page. The same for everybody, so made once.
 module CatalogueSerializer
   # mm that a ribbon's thickness is counted from, once somebody counts: what most teach for the flow key [common practice].
@@ -8,6 +10,9 @@ module CatalogueSerializer
   module_function
 
   def call = @call ||= build.freeze
+
+  # @return [String] another for another catalogue: the rules version, and a digest of the words
+  def version = @version ||= "#{Grittle::RULES_VERSION}-#{Digest::SHA256.hexdigest(JSON.generate(call))[0, 8]}"
 
   def build
     {

@@ -26,6 +26,21 @@ RSpec.describe "what is served beside the API" do
     expect(style).not_to match(%r{(url\(|@import )["']?(https?:)?//})
   end
 
+  it "sends scripts compressed where they are taken so, the same either way" do
+    script = fetch("/").body[%r{/assets/[^"]+js}]
+    plain = fetch(script).body
+    get script, {}, { "HTTP_HOST" => "127.0.0.1", "HTTP_ACCEPT_ENCODING" => "gzip" }
+    expect(last_response.headers).to include("content-encoding" => "gzip", "content-type" => "text/javascript")
+    expect(Zlib.gunzip(last_response.body)).to eq plain
+  end
+
+  it "tells the page which catalogue there is: that one is kept for good, any other asked for again" do
+    version = fetch("/").body[/<meta name="catalogue" content="([^"]+)"/, 1]
+    expect(version).to start_with Grittle::RULES_VERSION
+    caches = ["?v=#{version}", "?v=older", ""].map { |query| fetch("/api/catalogue#{query}").headers["cache-control"].to_s }
+    expect(caches.map { |cache| cache.include?("immutable") }).to eq [true, false, false]
+  end
+
   it "lets the page load nothing from anywhere else" do
     policy = fetch("/").headers["content-security-policy"]
     expect(policy).to include "default-src 'self'"

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "rack/test"
+require "zlib"
 require "securerandom"
 
 # Speaks to the API as the page does.
