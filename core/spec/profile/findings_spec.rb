@@ -26,7 +26,8 @@ RSpec.describe Grittle::Profile::Findings do
   {
     ["ph", { "value" => 6.3, "method" => "kit" }] => /half a unit/, ["ph", { "method" => "kit" }] => "pH is needed.",
     ["ph", { "value" => 15 }] => /0 to 14/,
-    ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what the crumb does.", ["taste", {}] => /no test “taste”/,
+    ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what the crumb does.",
+    ["taste", {}] => /no test “taste”/,
     ["ph", { "colour" => 1 }] => "The test pH has no “colour”."
   }.each do |(test, typed), sentence|
     it("refuses #{test} #{typed}") { expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence) }

@@ -8,7 +8,8 @@ module Grittle
       ID = "field_grades"
       NAME = "Field texture grades"
       SYSTEM = "australia"
-      SOURCE = "Northcote 1979, A Factual Key; Australian Soil and Land Survey Field Handbook, 3rd ed., 2009 (not checked against the source)"
+      SOURCE = "Northcote 1979, A Factual Key; Australian Soil and Land Survey Field Handbook, 3rd ed., 2009 " \
+               "(not checked against the source)"
       FIGURES = Data::FIELD_GRADE_FIGURES
       THICKNESS_MM = FIGURES["thickness"]
       WIDTH_MM = FIGURES["width"]

@@ -12,8 +12,8 @@ module Grittle
     # for Describing and Sampling Soils, 3.0; the rest common practice]
     LANDFORMS = {
       "crest" => "Summit", "shoulder" => "Shoulder", "upper_slope" => "Upper slope", "backslope" => "Backslope",
-      "mid_slope" => "Mid slope", "lower_slope" => "Lower slope", "foot" => "Footslope", "toeslope" => "Toeslope", "terrace" => "Terrace", "plain" => "Plain", "flat" => "Flat",
-      "drainage_line" => "Drainage line"
+      "mid_slope" => "Mid slope", "lower_slope" => "Lower slope", "foot" => "Footslope", "toeslope" => "Toeslope",
+      "terrace" => "Terrace", "plain" => "Plain", "flat" => "Flat", "drainage_line" => "Drainage line"
     }.freeze
 
     # Suggestions only; a designation is free text.
