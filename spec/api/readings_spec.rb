@@ -32,7 +32,7 @@ RSpec.describe "/api/readings" do
 
     history = api_get("/api/readings/#{reading['id']}/history")["entries"]
     expect(history.map { |entry| entry.values_at("what", "text", "standing") }).to include(
-      ["wet rub", "neither, or both", false], ["wet rub", "very smooth", true],
+      ["wet rub", "neither gritty nor smooth", false], ["wet rub", "very smooth", true],
       ["ribbon", "41 mm, broke", false], ["ribbon", /\A4.6 cm, broke \(corrects the one of/, true], ["ribbon", "44 mm, broke: taken back",
                                                                                                      false]
     )

@@ -71,7 +71,7 @@ RSpec.describe "The second opinion at the side of the bench" do
     api_put("/api/readings/#{reading['id']}/place", { step: "more" })
     visit "/readings/#{reading['id']}"
     before = area
-    click_button(text: /\Ablind spots/i)
+    click_button(text: /\Awhat may mislead the hand/i)
     find("main [data-test='blind_spots'] button", text: "Calcareous").click
     expect(verdict).to have_css("[data-widened]", text: "Wider uncertainty, because of what you ticked.")
     expect(area).to be > before

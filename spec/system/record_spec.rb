@@ -22,7 +22,7 @@ RSpec.describe "The record of a reading" do
     expect(page).to have_css("figure svg[aria-label*='46 mm, folded; 44 mm, broke']")
     type("c")
     click_button(text: "2. 44 mm")
-    click_button "Take it back"
+    click_button "Remove"
     expect(page).to have_css("figure svg[aria-label*='Ribbons: 46 mm, folded.']")
     find("nav[aria-label='Steps of this reading'] button", text: "Assign").click
     type("h")
@@ -43,12 +43,12 @@ RSpec.describe "The record of a reading" do
 
   it "changes the limits and loses no answer" do
     bench_at "prepare"
-    expect(page).to have_text("Ribbon and rub, metric, as printed; hand Ines, pen Olm")
+    expect(page).to have_text("Ribbon and rub, metric, as printed; textured by Ines, recorded by Olm")
     type("m")
-    find("[role='radio']", text: "Contest").click
+    find("[role='radio']", text: "Judging-contest").click
     fill_in "Recorded by", with: "Juno"
     click_button "Save"
-    expect(page).to have_text("Ribbon and rub, contest; hand Ines, pen Juno")
+    expect(page).to have_text("Ribbon and rub, judging-contest; textured by Ines, recorded by Juno")
     kept = api_get("/api/readings/#{reading['id']}")
     expect(kept["method"]["limit_set"]).to eq "contest"
     expect(kept["ribbons"].size).to eq 2

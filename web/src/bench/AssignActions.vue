@@ -22,6 +22,7 @@ const record = ref(false)
 useBenchKeys((pressed) => {
   const offer = proposals.value[Number(pressed) - 1]
   if (offer) bench.assign(offer)
+  else if (pressed === 'Enter' && !given.value && proposals.value[0]) bench.assign(proposals.value[0])
   else if (pressed === 'o') choosing.value = true
   else if (pressed === 'h') record.value = true
   else return false

@@ -45,7 +45,7 @@ const place = computed(() => {
   return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
 })
 const methodLine = computed(() => {
-  const people = [reading.value.hand && `hand ${reading.value.hand}`, reading.value.pen && `pen ${reading.value.pen}`].filter(Boolean).join(', ')
+  const people = [reading.value.hand && `textured by ${reading.value.hand}`, reading.value.pen && `recorded by ${reading.value.pen}`].filter(Boolean).join(', ')
   return reading.value.method_name + (people ? `; ${people}` : '')
 })
 const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/'))

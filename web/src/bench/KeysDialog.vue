@@ -5,7 +5,7 @@ defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
 const KEYS: [string, string][] = [
   ['1 to 0', 'the answers, in order; the digits of a length'],
-  ['Enter', 'the next step; adds the ribbon while a length is typed'],
+  ['Enter', 'the next step; adds the ribbon while a length is typed; assigns the first class while none is'],
   ['Backspace', 'back a step; deletes a digit'],
   ['b  f  n  t', 'the ribbon broke, folded, never broke, tore'],
   ['x', 'no ribbon forms'],

@@ -20,6 +20,8 @@ const { show, toMm } = useUnits(bench.unit)
 const reading = computed(() => bench.reading.value!)
 
 const typed = ref('')
+// A length that was tapped on the ruler: what is typed after it is another one.
+const placed = ref(false)
 const ended = ref('broke')
 // What nobody measured stays empty, and what one ribbon did says nothing of the next.
 const thickness = ref<number | null>(null)
@@ -41,7 +43,13 @@ const ENDING_KEYS: Record<string, string> = { b: 'broke', f: 'folded', n: 'never
 const PAD = ['1', '2', '3', '4', '5', 'del', '6', '7', '8', '9', '0', '.']
 const LONGEST_ENTRY = 6
 
+function place(mm: number): void {
+  typed.value = show(mm)
+  placed.value = true
+}
 function press(key: string): void {
+  if (placed.value) typed.value = ''
+  placed.value = false
   if (key === 'del') typed.value = typed.value.slice(0, -1)
   else if (typed.value.length < LONGEST_ENTRY && !(key === '.' && typed.value.includes('.'))) typed.value += key
 }
@@ -57,6 +65,7 @@ function add(): void {
     carried_own_weight: carried.value,
   })
   typed.value = ''
+  placed.value = false
   ended.value = 'broke'
   thickness.value = width.value = carried.value = null
 }
@@ -116,7 +125,7 @@ useBenchKeys((key) => {
       </div>
     </header>
 
-    <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable @tap="typed = show($event)" />
+    <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable @tap="place" />
 
     <div class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center" data-advice>
       <div role="status" aria-live="polite">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Ribbon } from '@/api'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -17,10 +17,20 @@ const ended = ref('broke')
 const carried = ref<boolean | null>(null)
 const CARRIED: [boolean | null, string][] = [[true, 'Held its own weight'], [false, 'Did not'], [null, 'Not recorded']]
 const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how, photo_id, reading_error_mm }: Ribbon): string =>
-  [photo_id && `on a photo, give or take ${reading_error_mm} mm`, thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'carried itself', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
+  [photo_id && `on a photo, give or take ${reading_error_mm} mm`, thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'held its own weight', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
 const wrong = ref<string>()
 
-watch(() => props.open, () => (chosen.value = null))
+const form = useTemplateRef('form')
+
+// A sole ribbon is the one to edit.
+watch(
+  () => props.open,
+  (open) => {
+    const { ribbons } = bench.reading.value!
+    chosen.value = null
+    if (open && ribbons.length === 1) choose(ribbons[0]!)
+  },
+)
 
 function choose(ribbon: Ribbon): void {
   chosen.value = ribbon
@@ -28,6 +38,8 @@ function choose(ribbon: Ribbon): void {
   ended.value = ribbon.ended
   carried.value = ribbon.carried_own_weight
   wrong.value = undefined
+  // The new length replaces the old one as it is typed.
+  void nextTick(() => form.value?.querySelector('input')?.select())
 }
 function correct(): void {
   const value = Number(length.value.replace(',', '.'))
@@ -47,7 +59,7 @@ function takeBack(ribbon: Ribbon): void {
 
 <template>
   <SheetDialog :open="open" :title="chosen ? 'Edit ribbon' : 'Ribbons of this sample'" @close="$emit('close')">
-    <form v-if="chosen" class="grid gap-4" @submit.prevent="correct">
+    <form v-if="chosen" ref="form" class="grid gap-4" @submit.prevent="correct">
       <TextField v-model="length" label="Length" :unit="chosen.entered.unit" inputmode="decimal" :error="wrong" />
       <div class="grid grid-cols-2 gap-2" role="group" aria-label="How it ended">
         <button v-for="a in test('ribbons').answers" :key="String(a.value)" type="button" class="key" :aria-pressed="ended === a.value" @click="ended = String(a.value)">{{ a.name }}</button>
@@ -57,7 +69,7 @@ function takeBack(ribbon: Ribbon): void {
       </div>
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit">Save the correction</button>
-        <button class="key" type="button" @click="takeBack(chosen)">Take it back</button>
+        <button class="key" type="button" @click="takeBack(chosen)">Remove</button>
       </div>
     </form>
     <ol v-else class="grid gap-2">

@@ -18,7 +18,8 @@ export function listenForBenchKeys(): void {
     (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
       const target = event.target as HTMLElement
-      if (target.closest('input, textarea, select, [role="dialog"]')) return
+      // While a dialog is open every key is its own, wherever the focus stands.
+      if (target.closest('input, textarea, select') || document.querySelector('[role="dialog"]')) return
       // Enter presses a focused button, unless it is already chosen: then it goes on.
       const pressable = target.closest('button, a')
       if (event.key === ' ' && pressable) return

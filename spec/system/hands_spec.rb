@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+# Keys and taps do what the hand means, and nothing behind its back.
+RSpec.describe "Under a muddy hand" do
+  let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60]) }
+  let(:reading) { give(begin_reading(profile.horizons.first), ball_holds: true, wet_rub: "neither") }
+
+  def bench_at(step)
+    api_put("/api/readings/#{reading['id']}/place", { step: step })
+    visit "/readings/#{reading['id']}"
+    expect(page).to have_css("nav[aria-label='Steps of this reading']")
+  end
+
+  def lengths = Reading.find(reading["id"]).record.ribbons.map { |ribbon| ribbon["length_mm"] }
+
+  def tap_ruler(mm)
+    ruler = find("[data-ruler]")
+    ruler.click(x: (12 + ((ruler.native.size.width - 32) * (mm / 100.0))).round - (ruler.native.size.width / 2), y: 0)
+  end
+
+  it "edits a sole ribbon at once: the new length replaces the old one, and Enter adds none behind it" do
+    push(reading, 40)
+    bench_at "ribbon"
+    type("c")
+    expect(page).to have_css("[role='dialog'] h2", text: "Edit ribbon")
+    type("4", "6", :enter)
+    expect(page).to have_no_css("[role='dialog']").and have_css("figure svg[aria-label*='46 mm, broke']")
+    expect_saved
+    expect(lengths).to eq [46]
+  end
+
+  it "gives keys to a dialog, wherever the focus stands" do
+    push(reading, 40, 44)
+    bench_at "ribbon"
+    type("c")
+    find("[role='dialog'] h2").click
+    page.execute_script("document.activeElement.blur()")
+    type("9", "9")
+    find("button[aria-label='Close']").click
+    expect(page).to have_no_css("[role='dialog']")
+    expect(page).to have_css("output", text: "ribbon 3")
+  end
+
+  it "takes what is typed after a tap on the ruler for another length" do
+    bench_at "ribbon"
+    tap_ruler(52)
+    expect(find("output").text).to match(/\A5[123]/)
+    type("4", "7", :enter)
+    expect(page).to have_css("figure svg[aria-label*='47 mm, broke']")
+    expect_saved
+    expect(lengths).to eq [47]
+  end
+
+  it "assigns the first class by Enter while none is assigned, and then goes on" do
+    push(reading, 40, 42)
+    bench_at "assign"
+    type(:enter)
+    expect(page).to have_css("[data-assigned]", text: "clay loam")
+    type(:enter)
+    expect(page).to have_css("[aria-current='step']", text: "Prepare")
+  end
+end
