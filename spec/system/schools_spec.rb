@@ -147,7 +147,7 @@ RSpec.describe "Every school on one bench" do
     expect(page).to have_css("h1", text: "What other methods say")
     expect(page).to have_css("tr", text: /Cautious\s+21 %/).and have_css("tr", text: /Consensus\s+34 %/)
     expect(page).to have_css("[data-school='sand_first']", text: /clay loam\s+● agrees/i)
-    expect(page).to have_css("[data-school='rolling']", text: "asks: finest wire")
+    expect(page).to have_css("[data-school='rolling']", text: "still needs: finest wire")
     expect(page).to have_css("[data-school='texture_groups']", text: /moderately fine\s+names a group/i)
     expect(page).to have_css("[data-school='uk']", text: /clay loam/i).and have_css("[data-school='contest']")
     type(:backspace)

@@ -137,12 +137,12 @@ useBenchKeys((key) => {
       <button v-else-if="reworked?.subplastic && !ticked" type="button" class="min-h-14 font-semibold underline underline-offset-4" @click="tickSubplastic">Mark it subplastic</button>
     </div>
 
-    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[7fr_4fr_3fr] desk:gap-x-4">
+    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[14fr_9fr_6fr] desk:gap-x-4">
       <div class="grid grid-cols-4 desk:grid-cols-6 gap-1.5" role="group" :aria-label="`Length of ribbon ${count + 1} in ${bench.unit.value}`">
         <button v-for="k in PAD" :key="k" type="button" class="key px-0 min-w-0 text-2xl font-extrabold" :class="{ 'max-desk:order-2': k === 'del', 'max-desk:order-3': '456'.includes(k), 'max-desk:order-4': k === '0', 'max-desk:order-5': '789'.includes(k), 'max-desk:order-6': k === '.', 'max-desk:order-1': '123'.includes(k) }" :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k" @click="press(k)">{{ k === 'del' ? '⌫' : k }}</button>
       </div>
       <div class="grid grid-cols-2 gap-1.5 max-desk:hidden" role="group" aria-label="How it ended">
-        <button v-for="e in endings" :key="String(e.value)" type="button" class="key px-1 min-w-0" :aria-pressed="ended === e.value" @click="ended = String(e.value)">{{ e.name }}</button>
+        <button v-for="e in endings" :key="String(e.value)" type="button" class="key px-1 min-w-0 text-lg leading-[1.1]" :aria-pressed="ended === e.value" @click="ended = String(e.value)">{{ e.name }}</button>
       </div>
       <div class="grid grid-cols-[56px_92px_1fr_92px] desk:grid-cols-1 gap-1.5">
         <button type="button" class="key px-0 desk:hidden" :aria-label="`Unit: ${bench.unit.value}. Change it`" @click="setUnit(nextUnit)">{{ bench.unit.value }}</button>

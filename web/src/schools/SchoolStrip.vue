@@ -28,9 +28,9 @@ const asking = computed(() => [...new Set(by('asks').map(({ asks }) => props.sho
     <CurveScale v-if="clay.length && !brief" :reading="reading" :width="272" class="mb-1" />
     <ul class="grid gap-0.5">
       <template v-if="!brief"><li v-for="t in tiers" :key="t.name" data-tier>{{ t.name }} limits: <b>{{ t.tier }}</b>{{ t.percent < 99.5 ? ` ${t.percent} %` : '' }}</li></template>
-      <li v-if="by('agree').length" data-stance="agree"><span aria-hidden="true">●</span> <b>{{ by('agree').length }} agree</b><span v-if="!brief" class="text-pencil">: {{ by('agree').map(({ name }) => name).join(', ') }}</span></li>
+      <li v-if="by('agree').length" data-stance="agree"><span aria-hidden="true">●</span> <b>{{ by('agree').length }} {{ by('agree').length === 1 ? 'agrees' : 'agree' }}</b><span v-if="!brief" class="text-pencil">: {{ by('agree').map(({ name }) => name).join(', ') }}</span></li>
       <template v-for="[stance, words] in AWAY" :key="stance">
-        <li v-if="by(stance).length" :data-stance="stance"><span aria-hidden="true">{{ stance === 'one_off' ? '◐' : '○' }}</span> <b>{{ by(stance).length }} {{ words }}</b><template v-if="!brief">: <template v-for="(g, i) in gathered(stance)" :key="g.says">{{ i ? '; ' : '' }}<b>{{ g.says }}</b> <span class="text-pencil">by {{ g.names }}</span></template></template></li>
+        <li v-if="by(stance).length" :data-stance="stance"><span aria-hidden="true">{{ stance === 'one_off' ? '◐' : '○' }}</span> <b>{{ by(stance).length }} {{ by(stance).length === 1 ? 'is' : 'are' }} {{ words }}</b><template v-if="!brief">: <template v-for="(g, i) in gathered(stance)" :key="g.says">{{ i ? '; ' : '' }}<b>{{ g.says }}</b> <span class="text-pencil">by {{ g.names }}</span></template></template></li>
       </template>
       <li v-if="asking.length" data-stance="asks" class="text-pencil"><span aria-hidden="true">?</span> {{ asking.length }} {{ asking.length === 1 ? 'method still needs' : 'methods still need' }}<template v-if="!brief">: {{ asking.join(', ') }}</template></li>
     </ul>

@@ -60,11 +60,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <section aria-labelledby="keys-title" class="overflow-x-auto print:overflow-visible">
       <h2 id="keys-title" class="text-2xl mb-1">The class, by the same answers</h2>
       <table class="w-full leading-tight">
-        <thead class="max-desk:not-print:sr-only"><tr class="text-left border-b-2 border-ink"><th scope="col" class="py-1.5 pr-3">School</th><th scope="col" class="pr-3">Says</th><th scope="col" class="pr-3">Beside yours</th><th scope="col">Against it</th></tr></thead>
+        <thead class="max-desk:not-print:sr-only"><tr class="text-left border-b-2 border-ink"><th scope="col" class="py-1.5 pr-3">Method</th><th scope="col" class="pr-3">Says</th><th scope="col" class="pr-3">Beside yours</th><th scope="col">Against it</th></tr></thead>
         <tbody>
           <tr v-for="s in schools" :key="`${s.kind}-${s.id}`" class="border-b border-feint align-top max-desk:not-print:grid max-desk:not-print:py-1.5" :data-school="s.id">
             <th scope="row" class="text-left font-semibold desk:py-1.5 print:py-1 pr-3">{{ s.name }}<span v-if="s.kind !== 'key'" class="font-normal text-pencil">, {{ s.kind === 'limits' ? 'limits of the flow key' : 'triangle' }}</span></th>
-            <td class="pr-3 desk:py-1.5 print:py-1"><span v-if="s.says" class="first-letter:uppercase inline-block">{{ s.says }}</span><span v-else class="text-pencil">asks: {{ short(s.asks) }}</span></td>
+            <td class="pr-3 desk:py-1.5 print:py-1"><span v-if="s.says" class="first-letter:uppercase inline-block">{{ s.says }}</span><span v-else class="text-pencil">still needs: {{ short(s.asks) }}</span></td>
             <td class="pr-3 desk:py-1.5 print:py-1 whitespace-nowrap">{{ STANCE[s.stance] }}</td>
             <td class="desk:py-1.5 print:py-1 text-pencil">{{ details(s.id)?.disagreeing_tests.map(short).join(', ') }}<span v-for="n in details(s.id)?.notes.filter(({ rule }) => rule === 'not_this_schools_ribbon') ?? []" :key="n.rule" class="block">{{ n.sentence }}</span></td>
           </tr>

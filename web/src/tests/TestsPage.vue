@@ -26,7 +26,7 @@ const WAYS = [
     <header class="grid gap-3">
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline justify-self-start">‹ Fieldbook</RouterLink>
       <h1 class="text-[2.625rem] leading-none">Tests</h1>
-      <p>Whatever a school asks for, and what it looks like in the hand. Seconds are what a practised hand takes.</p>
+      <p>Whatever a method asks for, and what it looks like in the hand. Seconds are what a practised hand takes.</p>
       <ChoiceField v-model="key" label="Asked by" :options="choices" />
     </header>
     <main class="grid gap-6">
