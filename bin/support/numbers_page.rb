@@ -62,7 +62,21 @@ module NumbersPage
 
   def listed(states) = states.match?(/\d/) ? states : states.split.join(", ").tr("_", " ")
 
+  # How a likelihood depends on what it depends on, as Grittle::Data::LIKELIHOODS has it.
+  LIKELIHOODS = {
+    degree: ->((axis, cuts, width)) { "#{axis}: answers change at #{said(cuts)}, width #{width}" },
+    yes: ->((axis, half, width, slip)) { "#{axis}: half say yes at #{half}, width #{width}, #{said(slip * 100)} % slips" },
+    number: ->((axis, spread)) { "#{axis}: about it, standard deviation #{spread}" },
+    length: ->(axis) { "#{axis}: about the curve's length for it" },
+    stands_out: lambda { |answers|
+      answers.map { |answer, (part, over, share)| "#{answer.tr('_', ' ')}: #{part} over #{over} less #{share} of the clay" }.join("; ")
+    },
+    scale: ->(scale) { "scale #{scale}" }
+  }.freeze
+
   def said(value)
+    return value.map { |name, one| LIKELIHOODS[name].call(one) }.join("; ") if value.is_a?(Hash) && LIKELIHOODS.key?(value.keys.first)
+
     case value
     when Range then [value.begin, value.exclude_end? ? "under #{value.end}" : value.end].join(" to ")
     when Hash then value.map { |name, one| "#{said(name)}: #{said(one)}" }.join("; ")
