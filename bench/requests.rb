@@ -45,10 +45,10 @@ ANSWERS = 12
 assessment = median(COUNT) { Grittle.assess(FELT).to_h }
 path = reading = nil
 given = ANSWERS
-# Another number each time, so that no assessment was made before.
-percent = 30.0
+# Another number each time, so that no assessment was made before, in an earlier run either.
+percent = 20 + rand(20.0)
 answer = lambda do
-  changed = { sand_estimate: { percent: percent += 0.1, half_width: 6 } }
+  changed = { sand_estimate: { percent: percent += 0.0137, half_width: 6 } }
   reading = write.call(Net::HTTP::Patch, path, { version: reading["version"], answers: changed })
 end
 prepare = lambda do

@@ -7,6 +7,8 @@ class Answer < Record
   MOISTURE = "moisture_answer"
   EXPECTED = "expected"
   KEPT = "kept/"
+  # Events that are no answers.
+  OTHERS = %w[ribbon ribbon_back class].freeze
 
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true
@@ -18,16 +20,23 @@ class Answer < Record
     { "moisture" => MOISTURE, "expected" => EXPECTED, "kept" => "#{KEPT}#{event['name']}" }.fetch(event["kind"]) { event["name"] }
   end
 
-  # @return [String] what happened, as Grittle::Record has it
-  def kind
-    return "kept" if observation.start_with?(KEPT)
-
-    { MOISTURE => "moisture", EXPECTED => "expected" }.fetch(observation, "answer")
+  # @param row [Hash{String=>Object}] columns
+  # @return [Hash{String=>Object}] as Grittle::Record has it
+  def self.event(row)
+    name = row["observation"]
+    { "kind" => kind_of(name), "at" => row["given_at"], "by" => row["pen_id"], "name" => name.delete_prefix(KEPT), "value" => row["value"] }
   end
+
+  # @return [String] what happened, as Grittle::Record has it
+  def self.kind_of(name)
+    return "kept" if name.start_with?(KEPT)
+
+    { MOISTURE => "moisture", EXPECTED => "expected" }.fetch(name, "answer")
+  end
+
+  # @return [String] what happened, as Grittle::Record has it
+  def kind = Answer.kind_of(observation)
 
   # @return [String] the observation, or the rule that is kept
   def said_of = observation.delete_prefix(KEPT)
-
-  # @return [Hash{String=>Object}] as Grittle::Record has it
-  def event = { "kind" => kind, "at" => given_at, "by" => pen_id, "name" => said_of, "value" => value }
 end

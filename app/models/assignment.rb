@@ -7,8 +7,10 @@ class Assignment < Record
   attribute :result, ActiveRecord::Type::Json.new
   include ClassColumns
 
+  # @param row [Hash{String=>Object}] columns
   # @return [Hash{String=>Object}] as Grittle::Record has it
-  def event
-    { "kind" => "class", "at" => assigned_at, "by" => pen_id, "value" => named.to_h, "override" => override, "reason" => reason }
+  def self.event(row)
+    { "kind" => "class", "at" => row["assigned_at"], "by" => row["pen_id"], "value" => ClassColumns.named(row).to_h,
+      **row.slice("override", "reason") }
   end
 end

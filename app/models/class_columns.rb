@@ -4,8 +4,12 @@
 module ClassColumns
   def self.included(base) = base.attribute(:added, ActiveRecord::Type::Json.new)
 
+  # @param row [Hash{String=>Object}] columns
   # @return [Grittle::NamedClass]
-  def named = Grittle::NamedClass.from("key" => key, "system" => self[:system], "code" => code, **(added || {}))
+  def self.named(row) = Grittle::NamedClass.from(row.slice("key", "system", "code").merge(row["added"] || {}))
+
+  # @return [Grittle::NamedClass]
+  def named = ClassColumns.named(attributes)
 
   # @param named [Grittle::NamedClass]
   # @return [Hash{Symbol=>Object}] columns

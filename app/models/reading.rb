@@ -9,9 +9,10 @@ class Reading < Record
   has_many :answers, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :ribbons, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
-  has_one :horizon, through: :sample
   attribute :verdict, ActiveRecord::Type::Json.new
   include Methodical
+
+  delegate :horizon, to: :sample
 
   STEPS = Grittle::Tests::Steps::ALL
   # The first taps of every reading are the same.
@@ -46,6 +47,11 @@ class Reading < Record
       add(record.moisture(moisture)) if moisture
       add(record.keep(kept[:rule], kept[:reason])) if kept
     end
+  end
+
+  def reload(*)
+    @events = @records = nil
+    super
   end
 
   # @return [Hash] as Grittle::Assessment#to_h
@@ -120,9 +126,16 @@ class Reading < Record
 
   private
 
-  # Rows that are added stand in what was loaded, so nothing is loaded twice for one change.
+  # Read past the models, which would take most of the time of an answer; what is added in a change is laid behind.
   def events
-    [*answers.map(&:event), *ribbons.flat_map(&:events), *assignments.map(&:event)].sort_by.with_index { |event, at| [event["at"], at] }
+    @events ||= [*rows_of(Answer).map { |row| Answer.event(row) }, *rows_of(Ribbon).flat_map { |row| Ribbon.events(row) },
+                 *rows_of(Assignment).map { |row| Assignment.event(row) }].sort_by.with_index { |event, at| [event["at"], at] }
+  end
+
+  # @return [Array<Hash{String=>Object}>]
+  def rows_of(model)
+    names = model.column_names
+    model.where(reading_id: id).order(:id).pluck(*names).map { |row| names.zip(row).to_h }
   end
 
   # Locks the reading, so that of two writers on one version the second is told; what was loaded in that version still holds. All that
@@ -133,15 +146,25 @@ class Reading < Record
 
       @now = Time.now.utc.round(6)
       yield
-      self.updated_at = @now # moves the version on, also when only a row was added
-      save!
+      move_on
     end
     @records = nil
   end
 
-  # Keeps what the core says has happened.
-  def add(events, **more)
-    events.each { |event| keep(event, **more) }
+  # The version moves on, also when only a row was added.
+  def move_on
+    return update_columns(lock_version: lock_version + 1, updated_at: @now) unless changed?
+
+    self.updated_at = @now
+    save!
+  end
+
+  # Keeps what the core says has happened. Answers are laid behind what was read; what changes earlier rows is read anew.
+  def add(happened, **more)
+    before = events
+    happened.each { |event| keep(event, **more) }
+    plain = !happened.map { |event| event["kind"] }.intersect?(Answer::OTHERS)
+    @events = (before + happened.map { |event| { "at" => @now, "by" => pen_id }.merge(event) } if plain)
     @records = nil
   end
 
@@ -150,7 +173,7 @@ class Reading < Record
     when "ribbon" then keep_ribbon(event, photo, marks)
     when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen)
     when "class" then keep_class(event)
-    else answers.create!(observation: Answer.name_of(event), value: event["value"], pen: pen, given_at: @now)
+    else Answer.insert!({ reading_id: id, observation: Answer.name_of(event), value: event["value"], pen_id: pen_id, given_at: @now })
     end
   end
 

@@ -14,13 +14,15 @@ class Ribbon < Record
 
   scope :standing, -> { where(taken_back_at: nil) }
 
+  # @param row [Hash{String=>Object}] columns
   # @return [Array<Hash>] its making, and its taking back where nothing else stands for it, as Grittle::Record has them
-  def events
-    made = { "kind" => "ribbon", "at" => entered_at, "by" => pen_id, "id" => id, "length_mm" => length_mm.to_f, "ended" => ended,
-             "entered" => entered_length.to_f, "unit" => entered_unit, "corrects" => corrects_id,
-             "carried_own_weight" => carried_own_weight, "made_at" => made_at,
-             "photo_id" => photo_id,
-             **SHAPE.to_h { |name| [name, self[name]&.to_f] } }
-    taken_back_at ? [made, { "kind" => "ribbon_back", "at" => taken_back_at, "by" => taken_back_by_id || pen_id, "id" => id }] : [made]
+  def self.events(row)
+    made = { "kind" => "ribbon", "at" => row["entered_at"], "by" => row["pen_id"], "length_mm" => row["length_mm"].to_f,
+             "entered" => row["entered_length"].to_f, "unit" => row["entered_unit"], "corrects" => row["corrects_id"],
+             **row.slice("id", "ended", "carried_own_weight", "made_at", "photo_id"),
+             **SHAPE.to_h { |name| [name, row[name]&.to_f] } }
+    back = row["taken_back_at"] or return [made]
+
+    [made, { "kind" => "ribbon_back", "at" => back, "by" => row["taken_back_by_id"] || row["pen_id"], "id" => row["id"] }]
   end
 end

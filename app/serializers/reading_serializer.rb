@@ -98,7 +98,7 @@ module ReadingSerializer
   end
 
   def assigned(reading)
-    assignment = reading.assignments.last or return
+    assignment = (reading.assignments.last if reading.classed) or return
     { **assignment.named.describe.transform_keys(&:to_sym), key: assignment.key, proposed: assignment.result["outcomes"],
       override: assignment.override, reason: assignment.reason, rules_version: assignment.rules_version,
       assigned_at: assignment.assigned_at.iso8601 }

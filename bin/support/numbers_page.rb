@@ -75,11 +75,9 @@ module NumbersPage
   }.freeze
 
   def said(value)
-    return value.map { |name, one| LIKELIHOODS[name].call(one) }.join("; ") if value.is_a?(Hash) && LIKELIHOODS.key?(value.keys.first)
-
     case value
     when Range then [value.begin, value.exclude_end? ? "under #{value.end}" : value.end].join(" to ")
-    when Hash then value.map { |name, one| "#{said(name)}: #{said(one)}" }.join("; ")
+    when Hash then pairs(value)
     when Array then value.map { |one| one.is_a?(Array) ? "(#{said(one)})" : said(one) }.join(", ")
     when Float then value.round(4).to_s.delete_suffix(".0")
     when nil then "–"
@@ -87,11 +85,15 @@ module NumbersPage
     end
   end
 
+  def pairs(value)
+    value.map { |name, one| LIKELIHOODS.key?(name) ? LIKELIHOODS[name].call(one) : "#{said(name)}: #{said(one)}" }.join("; ")
+  end
+
   def table(heads, rows)
     lines = [heads, heads.map { "---" }, *rows.map { |row| row.map { |text| text.to_s.gsub("|", "\\|") } }]
     lines.map { |row| "| #{row.join(' | ')} |\n" }.join
   end
-  private_class_method :subjects, :figures, :page, :mark, :cell, :listed, :said, :table
+  private_class_method :subjects, :figures, :page, :mark, :cell, :listed, :said, :pairs, :table
 end
 
 File.write(NumbersPage::PATH, NumbersPage.text) if $PROGRAM_NAME == __FILE__
