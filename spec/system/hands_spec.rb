@@ -59,4 +59,25 @@ RSpec.describe "Under a muddy hand" do
     type(:enter)
     expect(page).to have_css("[aria-current='step']", text: "Prepare")
   end
+
+  it "asks before typed text goes, puts the focus into the first line, and after Add, then another again" do
+    visit "/profiles/#{profile.id}"
+    click_button "Add horizon"
+    expect(page).to have_field("Designation", focused: true)
+    type("C", :escape)
+    expect(page).to have_css("[role='alert']", text: "What you typed is not saved.")
+    click_button "Keep writing"
+    expect(find_field("Designation").value).to eq "C"
+    fill_in "Lower depth", with: "90"
+    click_button "Add, then another"
+    expect(page).to have_text("C is added.").and have_field("Designation", with: "", focused: true)
+    type(:escape)
+    expect(page).to have_no_css("[role='dialog']")
+    visit "/"
+    click_button "Add site"
+    expect(page).to have_field("Name", focused: true)
+    type("Fen", :escape, :escape)
+    expect(page).to have_no_css("[role='dialog']")
+    expect(Site.pluck(:name)).to eq ["Slope"]
+  end
 end

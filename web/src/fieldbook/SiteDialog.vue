@@ -52,7 +52,7 @@ async function locate(): Promise<void> {
   <SheetDialog open wide :title="site ? site.name : 'New site'" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <CautionNote name="site" />
-      <TextField v-model="form.name" label="Name" :error="at('name')" />
+      <TextField v-model="form.name" label="Name" :first="!site" :error="at('name')" />
       <ChoiceField v-model="form.landform" label="Landform position" :options="words.landforms" />
       <TextField v-model="form.note" label="Note" :error="at('note')" hint="What grows there, how wet it is, what was done before" />
       <div class="grid desk:grid-cols-[1fr_auto] gap-3 items-start">

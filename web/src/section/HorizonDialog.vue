@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import { numberOr } from '@/shared/described'
@@ -29,6 +29,7 @@ const form = ref(
 const UNSEEN = { value: '', name: 'Not recorded' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
 const added = ref('')
+const lines = useTemplateRef('lines')
 const { saving, at, general, send } = useForm<Profile>()
 const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
@@ -43,12 +44,13 @@ async function save(another: boolean): Promise<void> {
   if (!another) return emit('close')
   added.value = `${form.value.designation} is added.`
   form.value = { designation: '', upper_cm: form.value.lower_cm, lower_cm: '', ...SEEN }
+  void nextTick(() => lines.value?.querySelector('input')?.focus())
 }
 </script>
 
 <template>
-  <SheetDialog open :title="title" wide @close="$emit('close')">
-    <form class="grid gap-4" novalidate @submit.prevent="save(false)">
+  <SheetDialog open :title="title" wide :saved="added" @close="$emit('close')">
+    <form ref="lines" class="grid gap-4" novalidate @submit.prevent="save(false)">
       <TextField v-model="form.designation" label="Designation" :suggestions="words.designations" :error="at('designation')" />
       <div class="grid grid-cols-2 gap-4 items-start">
         <TextField v-model="form.upper_cm" label="Upper depth" unit="cm" inputmode="decimal" :error="at('upper_cm')" />
