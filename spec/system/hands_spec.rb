@@ -60,6 +60,19 @@ RSpec.describe "Under a muddy hand" do
     expect(page).to have_css("[aria-current='step']", text: "Prepare")
   end
 
+  it "asks once when a reading at its end is left without a class" do
+    push(reading, 40, 42)
+    bench_at "assign"
+    find("header a", text: "A").click
+    within("[role='dialog']") { click_button "Leave it open" }
+    expect(page).to have_css("h1", text: "Slope 1")
+    bench_at "assign"
+    find("header a", text: "A").click
+    within("[role='dialog']") { click_button(text: /Assign .*clay loam/) }
+    expect(page).to have_css("h1", text: "Slope 1").and have_text("clay loam")
+    expect(Reading.find(reading["id"]).class_given&.code).to eq "CL"
+  end
+
   it "asks before typed text goes, puts the focus into the first line, and after Add, then another again" do
     visit "/profiles/#{profile.id}"
     click_button "Add horizon"

@@ -58,10 +58,12 @@ export function useWords() {
 /** One profile; none is asked for while the id is 0. */
 export const useProfile = (id: MaybeRefOrGetter<number>) => useQuery(computed(() => ({ ...profileQuery(toValue(id)), enabled: toValue(id) > 0 })))
 
+const LISTS = ['work', 'sites', 'readings', 'profile']
+
 /** After a write: what lists and sections show may have changed. */
 export function forgetLists(): void {
-  void queryClient.invalidateQueries({ queryKey: ['work'] })
-  void queryClient.invalidateQueries({ queryKey: ['sites'] })
-  void queryClient.invalidateQueries({ queryKey: ['readings'] })
-  void queryClient.invalidateQueries({ queryKey: ['profile'] })
+  // What is asked for the first time just now may be answered with what was before the write: it is asked for again.
+  const asked = queryClient.getQueryCache().findAll({ fetchStatus: 'fetching', predicate: ({ queryKey, state }) => LISTS.includes(String(queryKey[0])) && state.data === undefined })
+  for (const { promise, queryKey } of asked) void promise?.then(() => queryClient.invalidateQueries({ queryKey, exact: true })).catch(() => {})
+  for (const list of LISTS) void queryClient.invalidateQueries({ queryKey: [list] })
 }

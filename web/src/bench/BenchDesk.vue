@@ -10,6 +10,7 @@ import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import KeysDialog from './KeysDialog.vue'
+import LeaveDialog from './LeaveDialog.vue'
 import MethodDialog from './MethodDialog.vue'
 import MoreStep from './MoreStep.vue'
 import PeekPanel from './PeekPanel.vue'
@@ -133,6 +134,7 @@ useBenchKeys((key) => {
         <button type="button" class="key key-main" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
       </div>
     </div>
+    <LeaveDialog />
     <KeysDialog :open="keys" @close="keys = false" />
     <MethodDialog v-if="method" open @close="method = false" />
     <ConflictDialog />
