@@ -28,13 +28,14 @@ module Routes
       halt status, JSON.generate(value)
     end
 
-    # An answer that is made only when the record stands otherwise than when it was made last.
+    # An answer that is made only when the record stands otherwise than when it was made last; what was found through one fieldbook
+    # is answered through that one alone.
     # @param record [Array] what it is of
     # @param stamp [String] how it stands
     # @yieldreturn [Object]
     def answer_kept(record, stamp)
       content_type :json
-      halt(KEPT.fetch([*record, stamp]) { JSON.generate(yield) })
+      halt(KEPT.fetch([fieldbook.id, *record, stamp]) { JSON.generate(yield) })
     end
 
     # One page of a relation.
