@@ -40,14 +40,14 @@ class Idempotency
 
       # A record that can be read again is not kept a second time: the replay reads it.
       replay = env["grittle.replay"]
-      KeptResponse.where(idempotency_key: key).update_all(status: response.first, replay: replay, body: replay ? nil : read(response))
+      KeptResponse.alter({ idempotency_key: key }, { status: response.first, replay: replay, body: replay ? nil : read(response) })
     end
     response
   rescue ActiveRecord::RecordNotUnique # waits for a twin under way, so its answer is there
     replay(env, key)
   end
 
-  def keep(key, digest) = KeptResponse.insert!({ idempotency_key: key, request_digest: digest, created_at: Time.now.utc })
+  def keep(key, digest) = KeptResponse.lay(idempotency_key: key, request_digest: digest, created_at: Time.now.utc)
 
   def replay(env, key)
     kept = KeptResponse.find_by!(idempotency_key: key)

@@ -7,8 +7,6 @@ class Answer < Record
   MOISTURE = "moisture_answer"
   EXPECTED = "expected"
   KEPT = "kept/"
-  # Events that are no answers.
-  OTHERS = %w[ribbon ribbon_back class].freeze
 
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true

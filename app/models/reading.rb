@@ -12,6 +12,9 @@ class Reading < Record
   attribute :verdict, ActiveRecord::Type::Json.new
   include Methodical
 
+  # How all that its bench shows beside it stood when it was loaded.
+  attr_accessor :around
+
   delegate :horizon, to: :sample
 
   STEPS = Grittle::Tests::Steps::ALL
@@ -50,9 +53,12 @@ class Reading < Record
   end
 
   def reload(*)
-    @events = @records = nil
+    @events = @records = @pictures = nil
     super
   end
+
+  # @return [Array<Photo>]
+  def pictures = @pictures ||= Photo.of(self).to_a
 
   # @return [Hash] as Grittle::Assessment#to_h
   def assessed = ASSESSED.fetch([observations, field_method.to_h]) { assessment.to_h }
@@ -68,7 +74,6 @@ class Reading < Record
   # @raise [Grittle::InvalidInput, Record::Stale]
   def add_ribbon(version, entered:, unit:, corrects: nil, photo: nil, marks: nil, **shape)
     write(version) { add(record.ribbon(entered: entered, unit: unit, corrects: corrects&.id, **shape), photo: photo, marks: marks) }
-    ribbons.reset.last
   end
 
   # A ribbon marked on a photograph: its length and what it may be off by come from the marks.
@@ -138,42 +143,46 @@ class Reading < Record
     model.where(reading_id: id).order(:id).pluck(*names).map { |row| names.zip(row).to_h }
   end
 
-  # Locks the reading, so that of two writers on one version the second is told; what was loaded in that version still holds. All that
-  # one change adds has one time.
+  # The version moves on first, also when only rows are added: that locks the reading, so that of two writers on one version the second
+  # is told, and what was loaded in that version still holds. All that one change adds has one time.
   def write(version)
     transaction do
-      raise Stale, reload unless [lock_version, self.class.lock.where(id: id).pick(:lock_version)].uniq == [version]
-
       @now = Time.now.utc.round(6)
+      raise Stale, reload unless lock_version == version && moved_on?
+
       yield
-      move_on
+      update_columns(changes.transform_values(&:last)) if changed?
     end
     @records = nil
   end
 
-  # The version moves on, also when only a row was added.
-  def move_on
-    return update_columns(lock_version: lock_version + 1, updated_at: @now) unless changed?
+  # @return [Boolean] whether the version was still the one that was loaded
+  def moved_on?
+    moved = { lock_version: lock_version + 1, updated_at: @now }
+    return false unless self.class.alter({ id: id, lock_version: lock_version }, moved) == 1
 
-    self.updated_at = @now
-    save!
+    moved.each { |name, value| write_attribute(name, value) }
+    clear_attribute_changes(moved.keys)
+    true
   end
 
-  # Keeps what the core says has happened. Answers are laid behind what was read; what changes earlier rows is read anew.
+  # Keeps what the core says has happened. What is only added is laid behind what was read; what changes earlier rows is read anew.
   def add(happened, **more)
     before = events
-    happened.each { |event| keep(event, **more) }
-    plain = !happened.map { |event| event["kind"] }.intersect?(Answer::OTHERS)
-    @events = (before + happened.map { |event| { "at" => @now, "by" => pen_id }.merge(event) } if plain)
+    added = happened.map { |event| keep(event, **more) }
+    @events = (before + added.flatten if added.all?)
     @records = nil
   end
 
+  # @return [Array<Hash{String=>Object}>, nil] the events as they will be read, nil where earlier rows changed
   def keep(event, photo: nil, marks: nil)
     case event["kind"]
     when "ribbon" then keep_ribbon(event, photo, marks)
-    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen)
+    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen) && nil
     when "class" then keep_class(event)
-    else Answer.insert!({ reading_id: id, observation: Answer.name_of(event), value: event["value"], pen_id: pen_id, given_at: @now })
+    else
+      Answer.lay(reading_id: id, observation: Answer.name_of(event), value: event["value"], pen_id: pen_id, given_at: @now)
+      [{ "at" => @now, "by" => pen_id }.merge(event)]
     end
   end
 
@@ -183,9 +192,10 @@ class Reading < Record
   def keep_ribbon(event, photo, marks)
     earlier = event["corrects"] && made(event["corrects"])
     earlier&.update!(taken_back_at: @now, taken_back_by: pen)
-    ribbons.create!(length_mm: event["length_mm"], entered_length: event["entered"], entered_unit: event["unit"], corrects: earlier,
-                    made_at: earlier&.made_at || @now, entered_at: @now, pen: pen, photo: photo, marks: marks,
-                    **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended"))
+    ribbon = ribbons.create!(length_mm: event["length_mm"], entered_length: event["entered"], entered_unit: event["unit"],
+                             corrects: earlier, made_at: earlier&.made_at || @now, entered_at: @now, pen: pen, photo: photo, marks: marks,
+                             **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended"))
+    Ribbon.events(ribbon.attributes) unless earlier
   end
 
   def keep_class(event)
@@ -193,6 +203,7 @@ class Reading < Record
     assignments.create!(**given, override: event["override"], reason: event["reason"], pen: pen, result: assessment.key.to_h,
                                  rules_version: Grittle::RULES_VERSION, assigned_at: @now)
     self.classed = true
+    nil
   end
 
   # Answers belong to tests and not to keys, so nothing is lost; only the bench may have to stand at another step.

@@ -29,11 +29,15 @@ module Stamp
     FROM profiles JOIN sites ON sites.id = profiles.site_id WHERE profiles.id = %d
   SQL
 
+  # Of a reading's own row; and of what else its bench shows: the sample, the photographs, and the profile with its layers.
   READING = <<~SQL.squish.freeze
-    SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at, samples.lock_version, samples.updated_at,
-      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'reading' AND photos.of_id = readings.id)),
-      COALESCE(samples.profile_id, horizons.profile_id)
-    FROM readings JOIN samples ON samples.id = readings.sample_id LEFT JOIN horizons ON horizons.id = samples.horizon_id
+    SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at),
+      CONCAT_WS(' ', samples.lock_version, samples.updated_at, samples.horizon_id,
+        profiles.lock_version, profiles.updated_at, sites.lock_version, sites.updated_at,
+        (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
+        (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'reading' AND photos.of_id = readings.id))
+    FROM readings JOIN samples ON samples.id = readings.sample_id LEFT JOIN horizons AS own ON own.id = samples.horizon_id
+      LEFT JOIN profiles ON profiles.id = COALESCE(samples.profile_id, own.profile_id) LEFT JOIN sites ON sites.id = profiles.site_id
     WHERE readings.id = %d
   SQL
 
@@ -52,11 +56,12 @@ module Stamp
   def profile(id) = value(format(PROFILE, id))
 
   # @param id [Integer]
-  # @return [String, nil] nil for none
-  def reading(id)
-    stamp, profile = ActiveRecord::Base.connection.select_rows(format(READING, id)).first
-    stamp && [stamp, profile && self.profile(profile)].compact.join(" of ")
-  end
+  # @return [Array<String>, nil] how its own row stands, and all else; nil for none
+  def reading(id) = ActiveRecord::Base.connection.select_rows(format(READING, id)).first
+
+  # @param reading [Reading] after a change of its own
+  # @return [String] as #reading begins once that change is committed
+  def own(reading) = "#{reading.lock_version} #{reading.updated_at.strftime('%F %T.%6N')}"
 
   # @param ids [Array<Integer>] of sites
   # @return [String]

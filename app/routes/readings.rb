@@ -21,7 +21,7 @@ module Routes
 
       app.get "/api/readings/:id" do
         stamp = Stamp.reading(params[:id].to_i)
-        stamp ? answer_kept(["reading", params[:id].to_i], stamp) { ReadingSerializer.call(reading) } : reading
+        stamp ? answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { ReadingSerializer.call(reading) } : reading
       end
 
       app.get("/api/readings/:id/history") { answer ReadingSerializer.history(reading) }
@@ -75,8 +75,12 @@ module Routes
 
     # The records a path speaks of.
     module Finders
-      def kept(status = 200) = written("/api/readings/#{reading.id}", ReadingSerializer.call(reading), status)
-      def reading = @reading ||= fieldbook.readings.find(params[:id])
+      def kept(status = 200)
+        LoadedReadings.put_back(fieldbook, reading)
+        written("/api/readings/#{reading.id}", ReadingSerializer.call(reading), status)
+      end
+
+      def reading = @reading ||= LoadedReadings.take(fieldbook, params[:id].to_i)
       def ribbon = @ribbon ||= reading.ribbons.standing.find(params[:ribbon_id])
     end
   end

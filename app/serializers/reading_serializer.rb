@@ -16,7 +16,7 @@ module ReadingSerializer
       assessment: assessed(reading), ended_at: assessment.ended_at, **offers(reading, assessment),
       expected: expected(reading.record),
       assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
-      cautions: cautions(reading), photos: DescriptionSerializer.photos(reading)
+      cautions: cautions(reading), photos: DescriptionSerializer.photos(reading, reading.pictures)
     }
   end
 
