@@ -40,7 +40,7 @@ class LayerChange < Record
 
   private
 
-  def added = profile.horizons.where.not(id: was["horizons"].pluck("id"))
+  def added = profile.horizons.reject { |horizon| was["horizons"].any? { |earlier| earlier["id"] == horizon.id } }
 
   # Samples that a split moved go back by themselves, and those at depths find their horizon; what was textured since would be
   # hidden.

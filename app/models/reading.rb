@@ -120,7 +120,12 @@ class Reading < Record
     current = "#{lock_version}/#{Grittle::RULES_VERSION}/#{unit}"
     return verdict if verdict_for == current
 
-    Grittle::Verdict.of(assessment, assigned).tap { |found| update_columns(verdict: found, verdict_for: current) }
+    Grittle::Verdict.of(assessment, assigned).tap do |found|
+      self.class.alter({ id: id }, { verdict: found, verdict_for: current })
+      self.verdict = found
+      self.verdict_for = current
+      clear_attribute_changes(%i[verdict verdict_for])
+    end
   end
 
   # @return [Profile, nil]

@@ -77,6 +77,7 @@ module Routes
     module Finders
       def kept(status = 200)
         LoadedReadings.put_back(fieldbook, reading)
+        reading.kept_verdict if reading.profile # while the assessment is at hand, so that the section finds it
         written("/api/readings/#{reading.id}", ReadingSerializer.call(reading), status)
       end
 

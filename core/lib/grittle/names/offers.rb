@@ -11,7 +11,6 @@ module Grittle
       @observations = observations
       @method = method
       @seen = seen
-      freeze
     end
 
     # @param code [String] a class of the method's key
@@ -50,9 +49,12 @@ module Grittle
 
     def own_clay = @observations["clay_estimate"]&.fetch("percent", nil)
 
-    def position(plain)
-      percent = own_clay || by_the_ribbon
-      percent && plain.position_of(percent)
+    def position(plain) = clay && plain.position_of(clay)
+
+    # The same for every class.
+    def clay
+      @clay = own_clay || by_the_ribbon unless defined?(@clay)
+      @clay
     end
 
     def by_the_ribbon

@@ -15,6 +15,7 @@ module Grittle
         @above, @below = [upper, lower].map { |shares| running(shares) }
         @chances = ClayPair.chances(correlation)
         @uppers = DEVIATES.map { |deviate| clay(@above, ClayPair.chance(deviate)) }
+        @lowers = Array.new(STEPS) { [] }
         freeze
       end
 
@@ -24,7 +25,7 @@ module Grittle
       # @return [Float] probability that the block holds
       def probability
         met = @uppers.each_with_index.sum do |upper, shared|
-          STEPS - ((0...STEPS).bsearch { |own| yield(upper, clay(@below, @chances[shared][own])) } || STEPS)
+          STEPS - ((0...STEPS).bsearch { |own| yield(upper, lower(shared, own)) } || STEPS)
         end
         met / (STEPS**2).to_f
       end
@@ -38,6 +39,9 @@ module Grittle
       def self.chance(deviate) = Evidence::Tables.normal_below(deviate, 1.0)
 
       private
+
+      # Every test asks for the same few.
+      def lower(shared, own) = @lowers[shared][own] ||= clay(@below, @chances[shared][own])
 
       # Running sums, so that a chance can be turned into a percentage.
       def running(shares)

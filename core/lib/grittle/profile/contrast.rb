@@ -63,13 +63,15 @@ module Grittle
         @upper = upper
         @lower = lower
         @pair = ClayPair.new(upper.clay, lower.clay, correlation: same_hand ? ClayPair::SAME_HAND : 0.0)
+        @means = [upper.clay_mean, lower.clay_mean]
+        @odds = asked.transform_values { |_, _, met| @pair.probability(&met) }
         freeze
       end
 
       # @return [Hash] as on the wire: percent and probabilities
       def to_h
         { "upper" => @upper.designation, "lower" => @lower.designation, "depth_cm" => @lower.depths.upper,
-          "clay" => means.map(&:round), "difference" => (means.last - means.first).round, "own_clay" => own, "ratio" => ratio,
+          "clay" => @means.map(&:round), "difference" => (@means.last - @means.first).round, "own_clay" => own, "ratio" => ratio,
           "tests" => tests, "sentence" => sentence, "disagreement" => disagreement }
       end
 
@@ -77,7 +79,7 @@ module Grittle
       #   those with a chance
       def tests
         asked.filter_map do |test, (name, source, met)|
-          odds = @pair.probability(&met)
+          odds = @odds[test]
           by_hand = met.call(*own) if own
           next if odds < LEAST && !by_hand
 
@@ -91,18 +93,18 @@ module Grittle
 
       # @return [String] the change in clay, for a person: the surveyor's own figures first
       def sentence
-        return change(*means) unless own
+        return change(*@means) unless own
 
-        "#{change(*own).delete_suffix('.')}, by your own figures; the estimate says #{means.map(&:round).join(' to ')} %."
+        "#{change(*own).delete_suffix('.')}, by your own figures; the estimate says #{@means.map(&:round).join(' to ')} %."
       end
 
       # @return [String, nil] where the surveyor's figures and the estimate say opposite things
       def disagreement
         return unless own
 
-        apart = [own.last - own.first, means.last - means.first]
+        apart = [own.last - own.first, @means.last - @means.first]
         turned = apart.all? { |by| by.abs >= HARDLY } && apart.map(&:positive?).uniq.size > 1
-        other = asked.any? { |_, (_, _, met)| met.call(*own) != (@pair.probability(&met) >= MET) }
+        other = asked.any? { |test, (_, _, met)| met.call(*own) != (@odds[test] >= MET) }
         return "Your own figures and the estimate turn opposite ways: which is meant?" if turned
 
         "Your own figures and the estimate differ about a test of the clay: look again before you rely on it." if other
@@ -111,8 +113,7 @@ module Grittle
       private
 
       def asked = @lower.gains? ? TESTS : TESTS.except(*OF_GAIN)
-      def means = [@upper.clay_mean, @lower.clay_mean]
-      def ratio = means.first.positive? ? (means.last / means.first).round(2) : nil
+      def ratio = @means.first.positive? ? (@means.last / @means.first).round(2) : nil
 
       def change(above, below)
         by = (below - above).round
