@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "zlib"
 require "sinatra/base"
 require "committee"
 

@@ -74,7 +74,7 @@ class Idempotency
   def read_again(env, path)
     asked = env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => path, "QUERY_STRING" => "", "rack.input" => StringIO.new,
                       "CONTENT_LENGTH" => nil)
-    read(@app.call(asked.except("HTTP_IDEMPOTENCY_KEY", "sinatra.route", "CONTENT_TYPE")))
+    read(@app.call(asked.except("HTTP_IDEMPOTENCY_KEY", "HTTP_ACCEPT_ENCODING", "sinatra.route", "CONTENT_TYPE")))
   end
 
   def digest(env)

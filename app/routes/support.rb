@@ -4,7 +4,7 @@ module Routes
   # What the routes share: reading the request, answering in JSON.
   module Support
     PAGE_SIZE = 50
-    # Bytes: some hundred profiles and readings.
+    # Bytes, packed as they are sent: some thousand profiles and readings.
     KEPT = Recent.new(most: 32 * 1024 * 1024, &:bytesize)
 
     # @return [Hash{Symbol=>Object}] the body, its shape already checked against the API description
@@ -35,7 +35,12 @@ module Routes
     # @yieldreturn [Object]
     def answer_kept(record, stamp)
       content_type :json
-      halt(KEPT.fetch([fieldbook.id, *record, stamp]) { JSON.generate(yield) })
+      packed = KEPT.fetch([fieldbook.id, *record, stamp]) { Zlib.gzip(JSON.generate(yield)) }
+      headers "vary" => "Accept-Encoding"
+      halt Zlib.gunzip(packed) unless request.accept_encoding.any? { |coding, weight| coding == "gzip" && weight.positive? }
+
+      headers "content-encoding" => "gzip"
+      halt packed
     end
 
     # One page of a relation.

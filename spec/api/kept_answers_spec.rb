@@ -51,6 +51,27 @@ RSpec.describe "answers that are kept" do
       expect(seen).to eq anew
       expect(seen).to eq anew # now from what was kept
     end
+
+    it "leave nothing old in the next answer to a reading after #{what}" do
+      reading
+      instance_exec(&change)
+      next_one = give(api_get("/api/readings/#{reading['id']}"), shine: "slight")
+      expect(next_one).to eq JSON.parse(JSON.generate(ReadingSerializer.call(Reading.find(reading["id"]))))
+    end
+  end
+
+  it "leave nothing in the next answer of one that was refused" do
+    api_patch("/api/readings/#{reading['id']}", { version: reading["version"], answers: { grittiness: "moderate", shine: "none at all" } })
+    expect(last_response.status).to eq 422
+    expect(give(reading, stickiness: "very")["observations"]).not_to include("grittiness", "shine")
+  end
+
+  it "go out packed where the reader takes them so" do
+    reading
+    plain = seen[:profile]
+    packed = Rack::MockRequest.new(Api).get("/api/profiles/#{profile.id}", "HTTP_ACCEPT_ENCODING" => "gzip", "HTTP_HOST" => "127.0.0.1")
+    expect(packed.headers).to include("content-encoding" => "gzip", "vary" => "Accept-Encoding")
+    expect(JSON.parse(Zlib.gunzip(packed.body))).to eq plain
   end
 
   it "are forgotten once there are too many, the one asked for longest ago first" do

@@ -149,7 +149,7 @@ module Grittle
       def by_class
         below = posterior.below
         Grid.classes(system).first.zip(Grid.runs(system)).to_h do |code, runs|
-          [code, runs.sum { |from, to| below[to] - below[from] }]
+          [code, runs.sum { |from, to| below[to] - below[from] } / below.last]
         end
       end
 

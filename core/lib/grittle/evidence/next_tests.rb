@@ -158,7 +158,8 @@ module Grittle
       def by_rows(slots)
         below = @estimate.posterior.below
         sums = Array.new(slots.places.size, 0.0)
-        Grid.runs(@system).each { |runs| runs.each { |from, to| sums[slots.of_cell[from]] += below[to] - below[from] } }
+        whole = below.last
+        Grid.runs(@system).each { |runs| runs.each { |from, to| sums[slots.of_cell[from]] += (below[to] - below[from]) / whole } }
         sums
       end
 

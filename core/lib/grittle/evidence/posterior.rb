@@ -15,7 +15,7 @@ module Grittle
       # @return [Hash{Axis=>Array<Float>}] what was felt of each quantity, seen through the hand's bias
       attr_reader :seen
 
-      # @return [Array<Float>] running sums of the shares: what lies before each cell, and the whole at the end
+      # @return [Array<Float>] what lies before each cell, in proportion to the whole at the end
       attr_reader :below
 
       # @param felt [Felt]
@@ -104,7 +104,7 @@ module Grittle
         below = [0.0]
         found.each { |share| below << (sum += share) }
         @shares = found.map! { |share| share / sum }.freeze
-        @below = below.map! { |share| share / sum }.freeze
+        @below = below.freeze
       end
     end
   end

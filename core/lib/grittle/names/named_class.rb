@@ -179,7 +179,7 @@ module Grittle
 
       QUALIFIERS.each { |name| instance_variable_set(:"@#{name}", qualifiers[name]) }
       check_percents
-      full if texture? # refuses what it does not know
+      full if texture? && !qualifiers.empty? # refuses what it does not know
     end
 
     def check_percents

@@ -23,6 +23,8 @@ module Grittle
       belonging = { **sand_grade(plain), **fragments }
       light = position(plain)
       own = own_clay
+      return [plain] unless light || own || !belonging.empty?
+
       [(plain.with(**belonging, position: light) if light), plain.with(**belonging), (plain.with(**belonging, clay: own) if own), plain]
         .compact.uniq
     end
