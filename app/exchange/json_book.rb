@@ -53,12 +53,11 @@ module Exchange
     PIECE = 16_384
     private_constant :PIECE
 
-    # What a value of a kind looks like in JSON; nil for what may need escapes. What is JSON already goes out as it is kept.
-    AS_JSON = { id: :to_s, ref: :to_s, integer: :to_s, number: :to_s, flag: :to_s, json: :itself, time: :inspect }.freeze
-    private_constant :AS_JSON
-
     def lines(table)
-      columns = table.columns.map { |column| [%("#{column.name}":), AS_JSON[column.kind]] }
+      columns = table.columns.each_with_index.map do |column, at|
+        name = %(#{at.zero? ? '{' : ','}"#{column.name}":)
+        [name, "#{name}null", look(column.kind)]
+      end
       piece = +""
       between = "\n"
       Rows.new(table, @scope.relation(table)).each_values do |values|
@@ -75,17 +74,24 @@ module Exchange
       yield piece unless piece.empty?
     end
 
+    # @return [#[], nil] nil for what looks as it is: numbers, and what is JSON already
+    def look(kind)
+      case kind
+      when :time then ->(value) { %("#{value}") }
+      when :text, :person, :field, :derived then Looks.new { |value| JSON.generate(value) }
+      end
+    end
+
     # The members of a row, from its brace on.
     def line(piece, columns, values)
-      opening = "{"
-      columns.each_with_index do |(name, how), place|
+      place = 0
+      columns.each do |name, nothing, look|
         value = values[place]
-        text = if value.nil? then "null"
-               elsif how then value.public_send(how)
-               else JSON.generate(value)
-               end
-        piece << opening << name << text
-        opening = ","
+        place += 1
+        if value.nil? then piece << nothing
+        elsif look then piece << name << look[value]
+        else piece << name << value.to_s
+        end
       end
     end
 

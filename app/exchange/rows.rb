@@ -1,19 +1,18 @@
 # frozen_string_literal: true
 
 require "json"
-require "time"
 
 module Exchange
   # What is kept of a table as rows of its columns, batch by batch, so that memory stays flat however many there are; read past the
   # models, which would take most of the time.
   class Rows
     BATCH = 1000
-    # ISO 8601 to the microsecond, UTC.
-    TIME = "%FT%T.%6NZ"
     # Columns of the database that a derived column needs.
     DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id" }.freeze
     SOURCES = { field: ->(_) { "described" }, person: ->(column) { "#{column.name}_id" },
                 derived: ->(column) { DERIVED_FROM.fetch(column.name) } }.freeze
+    # What the database itself turns into what the row holds: times as ISO 8601 to the microsecond, UTC, and decimal numbers.
+    SELECTED = { time: "DATE_FORMAT(%s, '%%Y-%%m-%%dT%%H:%%i:%%S.%%fZ')", number: "CAST(%s AS DOUBLE)" }.freeze
 
     # @param table [Table]
     # @param relation [ActiveRecord::Relation]
@@ -21,7 +20,8 @@ module Exchange
       @table = table
       @relation = relation
       @sources = ["id", *table.columns.map { |column| source(column) }].uniq
-      @places = table.columns.map { |column| [@sources.index(source(column)), writer(column)] }
+      @order = table.columns.map { |column| @sources.index(source(column)) }
+      @writers = table.columns.each_with_index.filter_map { |column, place| (made = writer(column)) && [place, made] }
       @names = {}
     end
 
@@ -52,9 +52,14 @@ module Exchange
 
     def read(after)
       model = @table.model
-      columns = @sources.map { |name| model.connection.quote_column_name(name) }.join(", ")
+      columns = @sources.map { |name| selected(name) }.join(", ")
       rows = @relation.unscope(:order).where(id: (after + 1)..).order(:id).limit(BATCH).select(columns)
       model.connection.select_rows(rows.to_sql)
+    end
+
+    def selected(name)
+      format(SELECTED.fetch(@table[name]&.kind, "%s"),
+             "#{@table.model.quoted_table_name}.#{@table.model.connection.quote_column_name(name)}")
     end
 
     # What derived columns and people need, for a whole batch at once.
@@ -66,10 +71,12 @@ module Exchange
 
     def values(kept)
       @described = nil
-      @places.map do |place, writer|
-        value = kept[place]
-        writer && !value.nil? ? writer.call(value) : value
+      found = kept.values_at(*@order)
+      @writers.each do |place, writer|
+        value = found[place]
+        found[place] = writer.call(value) unless value.nil?
       end
+      found
     end
 
     # @return [Proc, nil] from what the database keeps to what the row holds; nil where that is the same
@@ -77,7 +84,6 @@ module Exchange
       case column.kind
       when :field then ->(value) { (@described ||= JSON.parse(value))[column.name] }
       when :person then method(:person)
-      when :time then ->(value) { value.strftime(TIME) }
       when :number then ->(value) { plain(value) }
       when :flag then ->(value) { [1, true].include?(value) }
       when :derived then method(column.name)
@@ -89,7 +95,7 @@ module Exchange
       values.zip(@table.columns).map { |value, column| value && column.kind == :json ? JSON.parse(value) : value }
     end
 
-    def plain(number) = number == number.to_i ? number.to_i : number.to_f
+    def plain(number) = number == (whole = number.to_i) ? whole : number
     def person(id) = (@people ||= Observer.pluck(:id, :name).to_h)[id]
 
     # The class of what speaks for a horizon, as the section has it.

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Exchange
+  # How values look in a file, worked out once for each: most texts of a table are a few words again and again.
+  class Looks
+    MOST = 1000
+
+    # @yieldparam value [Object]
+    # @yieldreturn [String]
+    def initialize(&look)
+      @look = look
+      @known = {}
+    end
+
+    # @return [String]
+    def [](value)
+      @known[value] || begin
+        @known.clear if @known.size >= MOST
+        @known[value] = @look.call(value)
+      end
+    end
+  end
+end
