@@ -45,7 +45,7 @@ class SiteSearch
     ids = []
     last = 0
     while ids.size <= most
-      chunk = numbers(first.where(site_id: (last + 1)..).order(:site_id).limit(most))
+      chunk = numbers(first.where(site_id: (last + 1)..).order(:site_id).limit(most + 1))
       break if chunk.empty?
 
       ids.concat(in_all(chunk, others).sort)
@@ -69,7 +69,15 @@ class SiteSearch
     words = SearchTerm.words(text)
     return [SearchTerm.none] if words.empty? # signs alone are found nowhere
 
-    words.map { |word| SearchTerm.where(kind: "word").where("term LIKE ?", "#{ActiveRecord::Base.sanitize_sql_like(word)}%") }
+    words.map { |word| beginning(SearchTerm.where(kind: "word"), word) }
+  end
+
+  # Where all that begins so is one word, it is asked for as such: its sites then lie in order in the index, and as many as are wanted
+  # are read of them.
+  def beginning(terms, word)
+    begun = terms.where("term LIKE ?", "#{ActiveRecord::Base.sanitize_sql_like(word)}%")
+    one = begun.order(:term).limit(1).pick(:term)
+    one && begun.where("term > ?", one).limit(1).empty? ? terms.where(term: one) : begun
   end
 
   # By the class that stands for each horizon, whatever else belongs to its name.
