@@ -23,12 +23,16 @@ class Reading < Record
 
   # @param horizon [Horizon, nil] nil, without a sample, begins a quick reading
   # @param sample [Sample, nil] one that was taken before
-  def self.begin(horizon: nil, sample: nil, label: nil, hand: nil, pen: nil)
+  # @param step [String, nil] where the bench stands at first; nil is the first of all
+  # @raise [Grittle::UnknownName]
+  def self.begin(horizon: nil, sample: nil, label: nil, hand: nil, pen: nil, step: nil)
+    one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
     method = profile ? profile.attributes.slice(*COPIED) : Grittle::FieldMethod::DEFAULTS
     people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
     sample ||= Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
-    create!(sample: sample, rules_version: Grittle::RULES_VERSION, step: STEPS.keys.first, started_at: Time.now.utc, **method, **people)
+    create!(sample: sample, rules_version: Grittle::RULES_VERSION, step: step || STEPS.keys.first, started_at: Time.now.utc, **method,
+**people)
       .tap(&:tell_profile)
   end
 

@@ -36,10 +36,10 @@ RSpec.describe "The second opinion at the side of the bench" do
     expect(verdict).to have_no_css("[data-evidence]")
     type("1")
     areas = [settled_after]
-    type(:enter)
     [41, 44, 39].each { |mm| push_ribbon(mm) }
     areas << settled_after
     type(:enter, "2")
+    back_from_the_end
     expect(verdict).to have_css("[data-evidence]", text: "Clay loam, most likely (39 %); clay is possible (22 %).")
     areas << settled_after
     expect(areas).to eq areas.sort.reverse

@@ -57,7 +57,46 @@ RSpec.describe "Under a muddy hand" do
     type(:enter)
     expect(page).to have_css("[data-assigned]", text: "clay loam")
     type(:enter)
-    expect(page).to have_css("[aria-current='step']", text: "Prepare")
+    expect(page).to have_css("[aria-current='step']", text: "Ball") # of the next horizon
+  end
+
+  it "keeps a length that is tapped twice, and what is typed when one goes on" do
+    bench_at "ribbon"
+    2.times { tap_ruler(52) }
+    expect(page).to have_css("output", text: "ribbon 2")
+    type("4", "9")
+    click_button "Keep 49 mm, rub a pinch"
+    expect(step_now).to have_text("Rub")
+    expect_saved
+    expect(lengths.map(&:round)).to contain_exactly(be_within(1).of(52), 49)
+  end
+
+  it "notes what is felt on the way with one tap, and a ball that forms too wet" do
+    bench_at "moisten"
+    within("[data-noticed='stickiness']") { click_button "Moderately" }
+    expect(page).to have_css("[data-noticed='stickiness'] [aria-pressed='true']", text: "Moderately")
+    click_button "Next: squeeze a ball"
+    click_button "Too wet"
+    expect(page).to have_text("Add dry soil or let it dry, knead on, and squeeze again.")
+    click_button(text: /\AYes/)
+    expect(step_now).to have_text("Ribbon")
+    expect_saved
+    expect(Reading.find(reading["id"]).observations).to include("stickiness" => "moderately", "ball_holds" => true, "moisture_rounds" => 1)
+  end
+
+  it "asks about a length whose point has slipped, and about a ribbon of nothing" do
+    bench_at "ribbon"
+    type("5", "2", :enter)
+    expect(page).to have_css("output", text: "ribbon 2")
+    type("5", ".", "4", :enter)
+    expect(page).to have_css("[data-slip]", text: "5.4 mm? Or 54?")
+    type(:enter, "o")
+    expect(page).to have_css("output", text: "ribbon 3")
+    type("0", :enter)
+    expect(page).to have_css("[data-slip]", text: "A ribbon of 0 mm is no ribbon.")
+    click_button "Type again"
+    expect_saved
+    expect(lengths).to eq [52, 54]
   end
 
   it "asks once when a reading at its end is left without a class" do

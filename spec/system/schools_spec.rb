@@ -34,10 +34,10 @@ RSpec.describe "Every school on one bench" do
 
   it "answers by every key from one set of answers, given once, and only rolling asks for a ring that is taken away" do
     bench_at "ball", begin_reading
-    type("1", :enter, "w") # the ball holds; the ribbons carry their own weight
+    type("1", "w") # the ball holds; the ribbons carry their own weight
     [44, 47, 45].each { |mm| push_ribbon(mm) }
-    type(:enter, "2", "6") # neither stands out; moderate grit
-    type(:enter)
+    type(:enter, "6", "2") # moderate grit; neither stands out
+    back_from_the_end
     within("[data-test='sand_estimate']") do
       %w[Less More Less].each { |said| click_button said, exact: true }
       click_button "Keep 31.3 %"

@@ -25,7 +25,6 @@ RSpec.describe "On a phone, by touch alone" do
     tap(find("[data-test='mould_feel'] button", text: "Stiff"))
     tap "Next: squeeze a ball"
     tap(find("[data-test='ball_holds'] button", text: "Yes"))
-    tap "Next: push ribbons"
     pad 7, 1
     tap(find("button[aria-label^='It ended: Broke']"))
     expect(page).to have_css("button[aria-label^='It ended: Folded']")
@@ -46,8 +45,6 @@ RSpec.describe "On a phone, by touch alone" do
     expect(page).to have_no_css("[role='dialog']")
     tap "Next: rub a pinch"
     tap(find("[data-test='wet_rub'] button", text: "Very gritty"))
-    tap "Next: more tests"
-    tap "Next: assign the class"
     tap(find("button", text: "Assign sandy clay"))
     expect(page).to have_css("[data-assigned]", text: "sandy clay")
     tap "See the section"

@@ -13,11 +13,11 @@ RSpec.describe "The verdict at the side of the bench" do
     expect(verdict).to have_text("11 classes possible")
     type("1")
     expect(verdict).to have_text("10 classes possible").and have_text("The ball holds")
-    type(:enter)
     push_ribbon 55
     expect(verdict).to have_text("One ribbon only.").and have_text("Judging-contest limits: medium 83 %")
     expect(page).to have_css("figure svg[aria-label*='73 % over 50 mm']")
     type(:enter, "3")
+    back_from_the_end
     expect(verdict).to have_text("silty clay or silty clay loam").and have_text("rubs very smooth")
     expect(verdict).to have_css("[data-stance='one_off']", text: "silty clay loam 83 %, silty clay 17 % by Judging-contest")
     expect(verdict).to have_css("svg[aria-label*='The key names: silty clay loam, silty clay']")

@@ -52,8 +52,16 @@ RSpec.describe Grittle::Record do
     thrice = grow(once, fails, [:moisture, "too_wet"], fails, [:moisture, "too_dry"])
     expect(thrice.observations).to eq("ball_holds" => false, "moisture_rounds" => 3)
     expect(grow(once, fails, [:moisture, "neither"]).observations).to eq("ball_holds" => false, "moisture_rounds" => 1)
-    expect { once.moisture("too_dry") }.to refuse_with(Grittle::InvalidInput, /after a ball that did not hold/)
+    expect { once.moisture("too_dry") }.to refuse_with(Grittle::InvalidInput, /asked after a ball/)
     expect { record(fails).moisture("damp") }.to refuse_with(Grittle::UnknownName, /no moisture answer “damp”/)
+  end
+
+  it "takes back a ball that holds although it is too wet, and asks again" do
+    holds = [:answer, { "ball_holds" => true }]
+    wet = record(holds, [:moisture, "too_wet"])
+    expect(wet.observations).to eq({})
+    expect(grow(wet, holds).observations).to eq("ball_holds" => true, "moisture_rounds" => 1)
+    expect { record(holds).moisture("neither") }.to refuse_with(Grittle::InvalidInput, /only too dry or too wet/)
   end
 
   describe "the class" do

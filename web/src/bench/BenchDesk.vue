@@ -3,7 +3,6 @@ import { CircleQuestionMark } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { request, type Reading } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
@@ -21,6 +20,7 @@ import SpineColumn from './SpineColumn.vue'
 import StepPath from './StepPath.vue'
 import { useStepSummaries } from './useStepSummaries'
 import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
+import { useGoingOn } from './useGoingOn'
 import { useBench } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 import WhatNext from './WhatNext.vue'
@@ -31,14 +31,12 @@ listenForBenchKeys()
 
 const reading = computed(() => bench.reading.value!)
 const { steps, words } = useStepSummaries()
-const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
-// Where the key has ended early, at sand or loamy sand, the next step is to assign.
-const next = computed(() => (bench.step.value === reading.value.ended_at ? steps.value.at(-1) : steps.value[index.value + 1]))
+const { index, before, back, said, goOn, goBack, goOnFrom } = useGoingOn(steps)
+const kneaded = computed(() => bench.step.value === 'prepare' && steps.value.some(({ id }) => id === 'ball'))
 // The actions stand in one place only, so that their keys and dialogs do too.
 const wide = useMediaQuery('(min-width: 721px)')
 const keys = ref(false)
 const method = ref(false)
-const going = ref(false)
 
 const title = computed(() => reading.value.horizon?.designation ?? reading.value.label ?? 'Quick reading')
 const place = computed(() => {
@@ -49,36 +47,13 @@ const methodLine = computed(() => {
   const people = [reading.value.hand && `textured by ${reading.value.hand}`, reading.value.pen && `recorded by ${reading.value.pen}`].filter(Boolean).join(', ')
   return reading.value.method_name + (people ? `; ${people}` : '')
 })
-const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/'))
-const NEXT: Record<string, string> = { wire: 'roll a wire', sand: 'narrow the sand', moisten: 'wet and knead', ball: 'squeeze a ball', ribbon: 'push ribbons', rub: 'rub a pinch', more: 'more tests', assign: 'assign the class' }
-const last = computed(() => (reading.value.next_horizon ? `Go on with ${reading.value.next_horizon.designation}` : reading.value.profile ? 'See the section' : 'To the fieldbook'))
 const waits = computed(() => `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`)
 const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
-
-async function goOn(): Promise<void> {
-  if (next.value) return bench.goTo(next.value.id)
-  const following = reading.value.next_horizon
-  if (!following) return void router.push(back.value)
-  if (following.reading_id) return void router.push(`/readings/${following.reading_id}`)
-  if (going.value) return
-  going.value = true
-  try {
-    const begun = await request<Reading>('POST', '/api/readings', { horizon_id: following.id })
-    void router.push(`/readings/${begun.id}`)
-  } catch {
-    going.value = false
-    void router.push(back.value)
-  }
-}
-function goBack(): void {
-  const before = steps.value[index.value - 1]
-  if (before) bench.goTo(before.id)
-  else void router.push(back.value)
-}
 
 useBenchKeys((key) => {
   if (key === 'Enter') void goOn()
   else if (key === 'Backspace') goBack()
+  else if (key === 'k' && kneaded.value) bench.goTo('ball')
   else if (key === '?') keys.value = true
   else if (key === 'm') method.value = true
   else if (key === 's') void router.push(`/readings/${reading.value.id}/schools`)
@@ -100,18 +75,18 @@ useBenchKeys((key) => {
 
     <div class="min-h-0 grid" :class="reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_336px]' : 'desk:grid-cols-[minmax(0,1fr)_336px]'">
       <SpineColumn v-if="reading.horizons.length" class="hidden desk:block border-r-[2.5px] border-ink" :reading="reading" />
-      <main class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-24" :aria-label="steps[index]?.name">
+      <main class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-32" :aria-label="steps[index]?.name">
         <p v-if="bench.sentence.value" role="alert" class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4">
           <span class="py-2">{{ bench.sentence.value }}</span><button type="button" class="min-h-14 px-3 underline underline-offset-4" @click="bench.dismiss()">Close</button>
         </p>
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
         <p v-if="reading.superseded" role="status" class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2" data-superseded>{{ reading.superseded }}</p>
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
-        <BallStep v-else-if="bench.step.value === 'ball'" />
+        <BallStep v-else-if="bench.step.value === 'ball'" @on="goOn" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
         <MoreStep v-else-if="bench.step.value === 'more'" />
         <PrepareStep v-else-if="bench.step.value === 'prepare'" :method="methodLine" @method="method = true" />
-        <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value">
+        <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value" @answered="bench.step.value === 'rub' && goOnFrom('rub', $event)">
           <template #before>
             <dl v-if="bench.step.value === 'moisten'" class="grid desk:grid-cols-2 gap-3 border-y-[1.5px] border-ink py-3 leading-tight">
               <div v-for="sign in words.moisture.answers.slice(0, 2)" :key="String(sign.value)"><dt class="font-extrabold">{{ sign.name }}?</dt><dd>{{ sign.hint }}</dd></div>
@@ -126,12 +101,20 @@ useBenchKeys((key) => {
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
           <WhatNext v-if="wide && bench.step.value !== 'assign'" :most="2" />
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
-          <button type="button" class="key key-main w-full" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
+          <button v-if="kneaded" type="button" class="key w-full" @click="bench.goTo('ball')">Already kneaded: ball</button>
+          <div class="grid gap-2" :class="before ? 'grid-cols-[auto_1fr]' : ''">
+            <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack"><span aria-hidden="true">‹</span></button>
+            <button type="button" class="key key-main" @click="goOn">{{ said }}</button>
+          </div>
         </div>
       </div>
-      <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid grid-cols-[1fr_auto] gap-2 items-center">
+      <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid gap-1">
         <p role="status" class="text-pencil text-lg leading-tight pl-1">{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
-        <button type="button" class="key key-main" @click="goOn">{{ next ? `Next: ${NEXT[next.id]}` : last }}</button>
+        <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">
+          <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack"><span aria-hidden="true">‹</span></button>
+          <button v-if="kneaded" type="button" class="key px-2 leading-tight" @click="bench.goTo('ball')">Already kneaded: ball</button>
+          <button type="button" class="key key-main px-2 leading-tight" @click="goOn">{{ said }}</button>
+        </div>
       </div>
     </div>
     <LeaveDialog />

@@ -17,8 +17,9 @@ const KEYS: [string, string][] = [
   ['s', 'what other methods say'],
   ['arrows', 'another test, at the step More'],
   ['e', 'your guess, at the step Prepare'],
-  ['k', 'the working clock, at the step Moisten'],
-  ['w', 'the ribbon carried its own weight'],
+  ['k', 'kneaded already: on to the ball, at the step Prepare; the working clock, at the step Moisten'],
+  ['y  o', 'a length as typed, or the other, where it is asked'],
+  ['w', 'the ball is too wet; the ribbon held its own weight'],
   ['m', 'method and people'],
   ['?', 'these keys'],
 ]

@@ -10,8 +10,13 @@ import { useBenchKeys } from './useBenchKeys'
 defineProps<{ method: string }>()
 defineEmits<{ method: [] }>()
 const bench = useBench()
-const { steps, test } = useAnswers()
+const { steps, test, word } = useAnswers()
 const step = computed(() => steps.value.find(({ id }) => id === 'prepare')!)
+const noticed = (name: string) => {
+  const said = bench.observations.value[name]
+  const short = test(name).short
+  return short.charAt(0).toUpperCase() + short.slice(1) + (said === undefined ? '' : `: ${word(name, said)}`)
+}
 const expecting = ref(false)
 const expected = computed(() => bench.reading.value!.expected)
 const clods = computed(() =>
@@ -35,7 +40,7 @@ useBenchKeys((key) => {
 </script>
 
 <template>
-  <div class="grid gap-3.5 content-start">
+  <div class="grid gap-2.5 content-start">
     <StepHeader :step="step" />
     <section aria-labelledby="clod-title" class="grid gap-2">
       <h2 id="clod-title" class="text-2xl leading-tight">Crush a clod, dry or moist. How hard is it?</h2>
@@ -46,13 +51,16 @@ useBenchKeys((key) => {
         <template v-for="clod in clods" :key="clod.name">
           <span class="self-center leading-tight"><b>{{ clod.name }}</b><button v-if="bench.observations.value[clod.test.name] !== undefined" type="button" class="block max-desk:inline max-desk:ml-3 min-h-14 underline underline-offset-4" :aria-label="`Clear answer: ${clod.name}`" @click="bench.answer(clod.test.name, null)">Clear answer</button></span>
           <div class="contents" role="group" :aria-label="clod.name" :data-test="clod.test.name">
-            <button v-for="(a, i) in clod.test.answers" :key="String(a.value)" type="button" class="key px-3 min-h-[68px] !justify-between" :aria-pressed="bench.observations.value[clod.test.name] === a.value" @click="bench.answer(clod.test.name, a.value)">
+            <button v-for="(a, i) in clod.test.answers" :key="String(a.value)" type="button" class="key px-3 min-h-[60px] !justify-between" :aria-pressed="bench.observations.value[clod.test.name] === a.value" @click="bench.answer(clod.test.name, a.value)">
               <span class="text-left">{{ a.name }}<span class="desk:hidden block font-normal leading-tight">{{ a.hint }}</span></span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ (clod.firstKey + i) % 10 }}</kbd>
             </button>
           </div>
         </template>
       </div>
     </section>
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2" role="group" aria-label="What was picked out, and what may mislead">
+      <button v-for="name in step.noticed" :key="name" type="button" class="key px-3 text-lg" @click="bench.goTo('more', name)">{{ noticed(name) }}</button>
+    </div>
     <dl class="grid desk:grid-cols-2 gap-x-6 gap-y-2 border-y-[1.5px] border-ink py-2">
       <div class="flex items-center justify-between gap-3"><dt class="sr-only">Method</dt><dd class="leading-tight">{{ method }}</dd><dd><button type="button" class="key" aria-label="Change the method" @click="$emit('method')">Change</button></dd></div>
       <div class="flex items-center justify-between gap-3" data-expected>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import NoticedRows from './NoticedRows.vue'
 import StepHeader from './StepHeader.vue'
 import TestControl from './TestControl.vue'
 import { useAnswers } from './useAnswers'
@@ -9,6 +10,7 @@ import WorkingClock from './WorkingClock.vue'
 
 // A step that asks one or more tests. Their answers are numbered through, so that each has a key of the number row.
 const props = defineProps<{ stepId: string }>()
+const emit = defineEmits<{ answered: [test: string] }>()
 const bench = useBench()
 const { steps, test } = useAnswers()
 const step = computed(() => steps.value.find(({ id }) => id === props.stepId)!)
@@ -22,13 +24,17 @@ const questions = computed(() => {
   })
 })
 
+const asked = computed(() => questions.value.filter(({ test: one }) => one.control !== 'timer'))
+const timed = computed(() => asked.value.length < questions.value.length)
+
 useBenchKeys((key) => {
   if (!/^\d$/.test(key)) return false
   const number = key === '0' ? 10 : Number(key)
-  for (const { test: asked, firstKey } of questions.value) {
-    const answer = asked.answers[number - firstKey]
+  for (const { test: one, firstKey } of asked.value) {
+    const answer = one.answers[number - firstKey]
     if (answer && number >= firstKey) {
-      bench.answer(asked.name, answer.value)
+      bench.answer(one.name, answer.value)
+      emit('answered', one.name)
       return true
     }
   }
@@ -40,10 +46,9 @@ useBenchKeys((key) => {
   <div class="grid gap-5 content-start">
     <StepHeader :step="step" />
     <slot name="before" />
-    <template v-for="q in questions" :key="q.test.name">
-      <WorkingClock v-if="q.test.control === 'timer'" />
-      <TestControl v-else :test="q.test" :first-key="q.firstKey" />
-    </template>
+    <TestControl v-for="q in asked" :key="q.test.name" :test="q.test" :first-key="q.firstKey" @answered="emit('answered', q.test.name)" />
+    <NoticedRows :tests="step.noticed" />
+    <WorkingClock v-if="timed" />
     <slot />
   </div>
 </template>

@@ -11,8 +11,8 @@ import type { RibbonEntry } from './useReading'
 
 // The ribbon set on one scale: each ribbon at its length and thickness, the key's limits, the interval of the true
 // length with the odds on either side of the nearest limit, and a ruler to tap.
-const props = defineProps<{ reading: Reading; unit: string; typedMm: number | null; coming: RibbonEntry[]; tappable?: boolean; compact?: boolean }>()
-const emit = defineEmits<{ tap: [mm: number] }>()
+const props = defineProps<{ reading: Reading; unit: string; typedMm: number | null; coming: RibbonEntry[]; tappable?: boolean; placed?: boolean; compact?: boolean }>()
+const emit = defineEmits<{ tap: [mm: number]; keep: [] }>()
 
 const words = useWords()
 const { show, toMm, facts } = useUnits(toRef(props, 'unit'))
@@ -122,9 +122,14 @@ const label = computed(() => {
   return `Ruler in ${props.unit}. ${list ? `Ribbons: ${list}.` : 'No ribbon yet.'} Limits: ${limits.value.map(show).join(', ')}.${odds}`
 })
 
+// How near a second tap is the same spot, px: a mouse is held still, a thumb is not.
+const SAME_SPOT = { mouse: 4, touch: 22 }
 function tap(event: MouseEvent): void {
   const bounds = (event.currentTarget as SVGElement).ownerSVGElement!.getBoundingClientRect()
-  const mm = (event.clientX - bounds.left - PAD) / perMm.value
+  const at = event.clientX - bounds.left
+  const spot = (event as PointerEvent).pointerType === 'touch' ? SAME_SPOT.touch : SAME_SPOT.mouse
+  if (props.placed && props.typedMm !== null && Math.abs(at - x.value(props.typedMm)) <= spot) return emit('keep')
+  const mm = (at - PAD) / perMm.value
   const [from, to] = words.value.length_mm
   // To what the ruler can be read to: a whole mm, or a sixteenth of an inch.
   const grain = props.unit === 'in' ? toMm(1) / 16 : 1

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { slipOf, type Slip } from './lengthSlip'
+import { computed, onBeforeUnmount, ref, watchEffect } from 'vue'
 import { mainKey, useWords } from '@/api'
 import { useUnits } from '@/shared/useUnits'
 import RibbonRuler from './RibbonRuler.vue'
@@ -44,17 +45,31 @@ const PAD = ['1', '2', '3', '4', '5', 'del', '6', '7', '8', '9', '0', '.']
 const LONGEST_ENTRY = 6
 
 function place(mm: number): void {
+  slip.value = null
   typed.value = show(mm)
   placed.value = true
 }
 function press(key: string): void {
+  slip.value = null
   if (placed.value) typed.value = ''
   placed.value = false
   if (key === 'del') typed.value = typed.value.slice(0, -1)
   else if (typed.value.length < LONGEST_ENTRY && !(key === '.' && typed.value.includes('.'))) typed.value += key
 }
+// A length that may be a slip is asked about before it is kept.
+const slip = ref<Slip | null>(null)
+const kept = computed(() => [...reading.value.ribbons.map(({ length_mm }) => Number(show(length_mm))), ...bench.coming.value.filter(({ unit }) => unit === bench.unit.value).map(({ length }) => length)])
 function add(): void {
   if (typedMm.value === null) return
+  slip.value = slipOf(typed.value, kept.value, words.value.length_slip)
+  if (!slip.value) keep()
+}
+function settle(length: string | null): void {
+  slip.value = null
+  typed.value = length ?? ''
+  if (length) keep()
+}
+function keep(): void {
   bench.addRibbon({
     length: Number(typed.value),
     unit: bench.unit.value,
@@ -69,6 +84,11 @@ function add(): void {
   ended.value = 'broke'
   thickness.value = width.value = carried.value = null
 }
+// What is typed is kept by whoever goes on, by the step's key or by the path.
+watchEffect(() => {
+  bench.pending.value = typedMm.value === null ? null : { name: `${typed.value} ${bench.unit.value}`, keep: () => (add(), slip.value === null) }
+})
+onBeforeUnmount(() => (bench.pending.value = null))
 function setUnit(unit: string): void {
   const mm = typedMm.value
   bench.useUnit(unit)
@@ -102,6 +122,9 @@ useBenchKeys((key) => {
   if (/^[0-9.]$/.test(key)) press(key)
   else if (key === ',') press('.')
   else if (key === 'Backspace' && typed.value) press('del')
+  else if (slip.value && key === 'y') settle(Number(slip.value.typed) ? slip.value.typed : null)
+  else if (slip.value && key === 'o' && slip.value.meant) settle(slip.value.meant)
+  else if (key === 'Enter' && slip.value) return true
   else if (key === 'Enter' && typed.value) add()
   else if (ENDING_KEYS[key]) ended.value = ENDING_KEYS[key]
   else if (key === 'x') bench.answer('ribbon_forms', none.value ? null : false)
@@ -125,9 +148,21 @@ useBenchKeys((key) => {
       </div>
     </header>
 
-    <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable @tap="place" />
+    <RibbonRuler :reading="reading" :unit="bench.unit.value" :typed-mm="typedMm" :coming="bench.coming.value" tappable :placed="placed" @tap="place" @keep="add" />
 
-    <div class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center" data-advice>
+    <div v-if="slip" role="alert" class="bg-warn border-l-8 border-iron px-3 desk:px-4 py-1.5 flex flex-wrap gap-x-4 gap-y-1 items-center" data-slip>
+      <template v-if="slip.meant">
+        <p class="desk:text-2xl font-extrabold leading-tight grow">{{ slip.typed }} {{ bench.unit.value }}? Or {{ slip.meant }}?</p>
+        <button type="button" class="key px-3" @click="settle(slip.typed)">Keep {{ slip.typed }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd></button>
+        <button type="button" class="key px-3" @click="settle(slip.meant)">Keep {{ slip.meant }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">o</kbd></button>
+      </template>
+      <template v-else>
+        <p class="desk:text-2xl font-extrabold leading-tight grow">A ribbon of 0 {{ bench.unit.value }} is no ribbon.</p>
+        <button type="button" class="key px-3" @click="(settle(null), bench.answer('ribbon_forms', false))">No ribbon forms</button>
+        <button type="button" class="key px-3" @click="settle(null)">Type again <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd></button>
+      </template>
+    </div>
+    <div v-else class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center" data-advice>
       <div role="status" aria-live="polite">
         <p class="desk:text-2xl font-extrabold leading-tight">{{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}</p>
         <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>

@@ -15,12 +15,17 @@ const value = computed(() => bench.observations.value[props.test.name])
 const wrapped = computed(() => props.test.name === 'clay_estimate')
 const percent = computed(() => (wrapped.value ? (value.value as { percent: number } | undefined)?.percent : (value.value as number | undefined)))
 const chosen = computed(() => value.value as string[] | undefined)
+const emit = defineEmits<{ answered: [] }>()
 const give = (given: unknown) => bench.answer(props.test.name, given)
+function chose(given: unknown): void {
+  give(given)
+  emit('answered')
+}
 </script>
 
 <template>
   <HalvingControl v-if="test.control === 'halving'" />
   <PercentControl v-else-if="test.control === 'percent'" :test="test" :value="percent" @answer="give(wrapped ? { percent: $event } : $event)" @clear="give(null)" />
   <WordsControl v-else-if="test.control === 'words'" :test="test" :value="chosen" @answer="give($event)" @clear="give(null)" />
-  <TestQuestion v-else :test="test" :first-key="firstKey" :value="value" :guide="guide" @answer="give($event)" @clear="give(null)" />
+  <TestQuestion v-else :test="test" :first-key="firstKey" :value="value" :guide="guide" @answer="chose" @clear="give(null)" />
 </template>

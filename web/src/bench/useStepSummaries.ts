@@ -9,7 +9,7 @@ export function useStepSummaries() {
   const { words, steps, word } = useAnswers()
   const { show } = useUnits(bench.unit)
 
-  const said = (step: { id: string; tests: string[] }): string => {
+  const said = (step: { id: string; tests: string[]; noticed: string[] }): string => {
     const given = bench.observations.value
     const reading = bench.reading.value
     if (step.id === 'ball') return given.ball_holds === undefined ? '' : given.ball_holds ? 'holds' : 'no ball'
@@ -18,7 +18,7 @@ export function useStepSummaries() {
       const mean = reading?.assessment.ribbon_set?.mean_mm
       return mean === undefined ? (given.ribbon_forms === false ? 'none' : '') : `${show(mean)} ${bench.unit.value}`
     }
-    const answered = step.tests.filter((name) => given[name] !== undefined)
+    const answered = [...step.tests, ...step.noticed].filter((name) => given[name] !== undefined)
     return answered.length > 2 ? `${answered.length} answers` : answered.map((name) => word(name, given[name])).join(', ')
   }
 

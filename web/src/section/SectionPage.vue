@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { forgetLists, request, useProfile, type Horizon, type Profile, type Reading } from '@/api'
@@ -54,6 +55,16 @@ async function begin(horizon: Horizon): Promise<void> {
     trouble.value = (problem as Error).message
   }
 }
+// Enter or t textures what is next, wherever nothing else is pressed.
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || !['Enter', 't'].includes(event.key)) return
+  if (target.closest('input, textarea, select, button, a, [role="dialog"], [role="menu"], [tabindex]') || document.querySelector('[role="dialog"]')) return
+  const following = profile.value?.horizons.find(({ id: horizon }) => horizon === profile.value!.next_horizon_id)
+  if (!following) return
+  event.preventDefault()
+  texture(following)
+})
 // Changes of the layers themselves. What the server refuses is said, and the drawing shows what is kept.
 async function change(path: string, body: Record<string, unknown>): Promise<void> {
   trouble.value = ''

@@ -100,15 +100,18 @@ module Grittle
       changed.map { |name, value| event("answer", name: name, value: value) } + (says_no?(changed) ? all_ribbons_back : [])
     end
 
-    # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both.
+    # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both. That can be said of a ball
+    # that holds too.
     # @param said [String] of MoistureLoop::ANSWERS
     # @raise [InvalidInput]
     def moisture(said)
       raise UnknownName.new("moisture_answer", said, MoistureLoop::ANSWERS) unless MoistureLoop::ANSWERS.include?(said)
 
-      refuse("/moisture_answer", "Moisture is asked after a ball that did not hold.") unless answers["ball_holds"] == false
+      holds = answers["ball_holds"]
+      refuse("/moisture_answer", "Moisture is asked after a ball.") if holds.nil?
+      refuse("/moisture_answer", "Of a ball that holds, only too dry or too wet is worth saying.") if holds && said == "neither"
       told = event("moisture", value: said)
-      with([told]).moisture_loop.over? ? [told] : [told, event("answer", name: "ball_holds", value: nil)]
+      !holds && with([told]).moisture_loop.over? ? [told] : [told, event("answer", name: "ball_holds", value: nil)]
     end
 
     # @param code [String, nil] a class of the method's key; nil takes it back

@@ -5,17 +5,20 @@ module Grittle
     # The bench's steps, and the path that each key takes through them. A test belongs to one step of a path; whatever the
     # path leaves out stands at the step More, so that every test can be made by every key.
     module Steps
-      # `tests` in a step marked optional may be left unanswered.
+      # `tests` in a step marked optional may be left unanswered. What is `noticed` on the way stands at More as well, where it can be
+      # made by itself.
       ALL = [
         { id: "prepare", name: "Prepare", title: "Ready the sample",
           how: "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \
                "2 mm.",
-          tests: %w[dry_clod moist_clod], optional: true, cautions: %w[sampling dust] },
+          tests: %w[dry_clod moist_clod], noticed: %w[coarse_fragments_percent blind_spots], optional: true,
+          cautions: %w[sampling dust] },
         { id: "moisten", name: "Moisten", title: "Wet it and knead",
           how: "Add water a little at a time and knead, until no crumb is left and the moisture is even.",
-          tests: %w[mould_feel working_minutes], optional: true, cautions: [] },
+          tests: %w[mould_feel working_minutes], noticed: %w[water_uptake stiffens_while_worked stickiness], optional: true,
+          cautions: [] },
         { id: "ball", name: "Ball", title: "Squeeze a ball", how: Catalogue::TESTS["ball_holds"][:how],
-          tests: %w[ball_holds moisture_rounds], optional: false, cautions: [] },
+          tests: %w[ball_holds moisture_rounds], noticed: %w[cast_strength toss], optional: false, cautions: [] },
         { id: "wire", name: "Wire", title: "Roll a wire", how: "Between the palms, without more water.",
           tests: %w[finest_wire_mm ring_forms], optional: false, cautions: [] },
         { id: "ribbon", name: "Ribbon", title: "Push ribbons", how: Catalogue::TESTS["ribbons"][:how],
@@ -29,7 +32,7 @@ module Grittle
           tests: [], optional: true, cautions: [] },
         { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
           tests: [], optional: false, cautions: %w[results] }
-      ].to_h { |step| [step[:id], step.freeze] }.freeze
+      ].to_h { |step| [step[:id], { noticed: [], **step }.freeze] }.freeze
 
       USUAL = %w[prepare moisten ball ribbon rub more assign].freeze
       PATHS = {
