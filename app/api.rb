@@ -94,8 +94,23 @@ class Api < Sinatra::Base
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)
       sentence = "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
-      current = record.is_a?(Reading) ? ReadingSerializer.call(record) : nil
-      Problem.new(409, sentence, current: current, yours: request.delete? ? {} : changes)
+      current, standing = record.is_a?(Reading) ? [ReadingSerializer.call(record), nil] : [nil, standing(record)]
+      Problem.new(409, sentence, current: current, standing: standing, yours: request.delete? ? {} : changes)
+    end
+
+    # How the fields stand that were to be changed.
+    def standing(record)
+      wanted = request.delete? ? {} : changes
+      { version: record.lock_version, values: wanted.to_h { |name, value| [name, held(record, name, value)] } }
+    end
+
+    def held(record, name, value)
+      case name
+      when :hand, :pen then record.public_send(name)&.name
+      when :described then value.to_h { |field, _| [field, record.seen[field.to_s]] }
+      when :position then record.position&.to_s
+      else ProfileSerializer.shown(record[name]) if record.has_attribute?(name)
+      end
     end
   end
 

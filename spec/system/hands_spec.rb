@@ -132,4 +132,29 @@ RSpec.describe "Under a muddy hand" do
     expect(page).to have_no_css("[role='dialog']")
     expect(Site.pluck(:name)).to eq ["Slope"]
   end
+
+  # Each form, opened before somebody else saves.
+  {
+    "a horizon" => [-> { "/profiles/#{profile.id}" }, -> { click_button "Change A, 0 to 20 cm" }, "Colour, moist", "10YR 4/3", "10YR 3/2",
+                    -> { profile.horizons.first }, :moist_colour],
+    "a profile" => [-> { "/profiles/#{profile.id}" }, -> { click_button "Profile details" }, "Note", "Wet below", "Dry", lambda {
+      profile
+    }, :note],
+    "a site" => [-> { "/" }, -> { click_button "Site details: Slope" }, "Note", "Pasture", "Maize", -> { profile.site }, :note]
+  }.each do |what, (path, open, field, theirs, mine, record, column)|
+    it "shows both versions of #{what} that was saved meanwhile, and lets one choose" do
+      changed = instance_exec(&record)
+      visit instance_exec(&path)
+      instance_exec(&open)
+      fill_in field, with: mine
+      changed.change(changed.lock_version, { column => theirs })
+      click_button "Save"
+      within("[data-conflict]") do
+        expect(page).to have_css("[data-theirs]", text: theirs).and have_css("[data-yours]", text: mine)
+        click_button "Save mine on top"
+      end
+      expect(page).to have_no_css("[role='dialog']")
+      expect(changed.reload[column]).to eq mine
+    end
+  end
 end

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { LocateFixed } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { request, useWords, type Schemas, type Site } from '@/api'
+import { forgetLists, request, useWords, type Schemas, type Site } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import { changes, written } from '@/shared/described'
 import FieldGroups from '@/shared/FieldGroups.vue'
+import FormConflict from '@/shared/FormConflict.vue'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -19,13 +20,22 @@ const fields = computed(() => words.value.fields.site!)
 const form = ref({ name: props.site?.name ?? '', landform: props.site?.landform ?? '', note: props.site?.note ?? '', position: '' })
 const before = written(fields.value, props.site?.described)
 const described = ref({ ...before })
-const { saving, at, general, send } = useForm<Site>()
+const { saving, conflict, at, general, send, onTop } = useForm<Site>()
 const said = ref('')
 const trouble = ref('')
 const FIELDS = ['name', 'note', 'position', 'landform']
 const fieldError = (name: string) => at(`described/${name}`)
 const unplaced = computed(() => general([...FIELDS, ...fields.value.map(({ name }) => `described/${name}`)]))
 
+const LABELS = { name: 'Name', landform: 'Landform position', note: 'Note', position: 'Position' }
+async function saveOnTop(): Promise<void> {
+  const site = await onTop()
+  if (site) emit('made', site)
+}
+function keepTheirs(): void {
+  forgetLists()
+  emit('close')
+}
 async function save(): Promise<void> {
   const { name, landform, note, position } = form.value
   const body = { name, landform: landform || null, note: note || null, ...(position ? { position } : {}), described: changes(described.value, before) }
@@ -63,9 +73,10 @@ async function locate(): Promise<void> {
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
       <FieldGroups v-model="described" :fields="fields" :error="fieldError" />
       <PhotoStrip v-if="site" of="site" :id="site.id" :photos="site.photos" :what="site.name" />
+      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ landform: words.landforms }" :fields="fields" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
       <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving">{{ site ? 'Save' : 'Add the site' }}</button>
+        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">{{ site ? 'Save' : 'Add the site' }}</button>
         <button v-if="site" class="key" type="button" @click="$emit('addProfile', site)">Add a profile</button>
         <RouterLink v-if="site" class="key" :to="`/sites/${site.id}`">All its profiles</RouterLink>
         <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download>Package of this site</a>

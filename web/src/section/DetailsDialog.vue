@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useWords, type Profile } from '@/api'
+import { forgetLists, useWords, type Profile } from '@/api'
 import ExposureFields from '@/fieldbook/ExposureFields.vue'
 import { changes, numberOr, written, type Written } from '@/shared/described'
 import FieldInput from '@/shared/FieldInput.vue'
+import FormConflict from '@/shared/FormConflict.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -19,12 +20,20 @@ const before = written(fields.value, props.profile.described)
 const described = ref({ ...before })
 const pulls = ref<Written[]>((props.profile.increments ?? []).map((pull) => written(pullFields.value, pull)))
 const augered = computed(() => form.value.kind.endsWith('auger') || pulls.value.length > 0)
-const { saving, at, general, send } = useForm<Profile>()
+const { saving, conflict, at, general, send, onTop } = useForm<Profile>()
 const OWN = ['name', 'kind', 'hand', 'pen', 'note']
 const all = computed(() => [...OWN, ...fields.value.map(({ name }) => `described/${name}`), ...pulls.value.flatMap((_, i) => [...pullFields.value.map(({ name }) => `increments/${i}/${name}`), `increments/${i}/upper_cm`, `increments/${i}/lower_cm`])])
 const pullError = (i: number, name: string) => at(`increments/${i}/${name}`) ?? (name === 'from_cm' ? at(`increments/${i}/upper_cm`) : name === 'to_cm' ? at(`increments/${i}/lower_cm`) : undefined)
 const addPull = () => pulls.value.push({ ...written(pullFields.value, { condition: 'whole' }), from_cm: pulls.value.at(-1)?.to_cm ?? '0' })
 
+const LABELS = { name: 'Name', kind: 'Exposure type', hand: 'Textured by', pen: 'Recorded by', note: 'Note', increments: 'Auger increments' }
+async function saveOnTop(): Promise<void> {
+  if (await onTop()) emit('close')
+}
+function keepTheirs(): void {
+  forgetLists()
+  emit('close')
+}
 async function save(): Promise<void> {
   const increments = pulls.value.map((pull) => Object.fromEntries(Object.entries(pull).map(([name, value]) => [name, name.endsWith('_cm') ? (numberOr(value) ?? null) : value])))
   if (await send('PATCH', `/api/profiles/${props.profile.id}`, { version: props.profile.version, ...form.value, described: changes(described.value, before), increments })) emit('close')
@@ -49,8 +58,9 @@ async function save(): Promise<void> {
         <button type="button" class="key justify-self-start" @click="addPull">Add a pull</button>
       </section>
       <TextField v-model="form.note" label="Note" :error="at('note')" />
+      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ kind: words.exposures }" :fields="fields" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
       <p v-if="general(all)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(all) }}</p>
-      <button class="key key-main" type="submit" :disabled="saving">Save</button>
+      <button class="key key-main" type="submit" :disabled="saving || conflict !== null">Save</button>
     </form>
   </SheetDialog>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import { useWords, type Horizon, type Profile } from '@/api'
+import { forgetLists, useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import FormConflict from '@/shared/FormConflict.vue'
 import { numberOr } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -30,8 +31,16 @@ const UNSEEN = { value: '', name: 'Not recorded' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
 const added = ref('')
 const lines = useTemplateRef('lines')
-const { saving, at, general, send } = useForm<Profile>()
+const { saving, conflict, at, general, send, onTop } = useForm<Profile>()
 const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
+const LABELS = { designation: 'Designation', upper_cm: 'Upper depth', lower_cm: 'Lower depth', moist_colour: 'Colour, moist', dry_colour: 'Colour, dry', boundary: 'Lower boundary' }
+async function saveOnTop(): Promise<void> {
+  if (await onTop()) emit('close')
+}
+function keepTheirs(): void {
+  forgetLists()
+  emit('close')
+}
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
 
 async function save(another: boolean): Promise<void> {
@@ -61,10 +70,11 @@ async function save(another: boolean): Promise<void> {
         <TextField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
       </div>
       <ChoiceField v-model="form.boundary" label="Lower boundary" :options="boundaries" />
+      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ boundary: boundaries }" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
+        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
         <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
