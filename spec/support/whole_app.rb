@@ -14,7 +14,10 @@ module WholeApp
       use Page, root: File.expand_path("../../web/dist", __dir__)
       use Committee::Middleware::ResponseValidation, schema_path: Api::SCHEMA, raise: true, strict: false,
                                                      strict_reference_validation: true, parse_response_by_content_type: true
-      run ->(env) { Api.call(env.except("HTTP_ACCEPT_ENCODING")) } # what is packed cannot be held against it
+      run lambda { |env|
+        env.delete("HTTP_ACCEPT_ENCODING") # what is packed cannot be held against the description
+        Api.call(env)
+      }
     end
   end
 end
