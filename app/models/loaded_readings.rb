@@ -29,7 +29,7 @@ module LoadedReadings
   def put_back(fieldbook, reading)
     ActiveRecord.after_all_transactions_commit do
       @lock.synchronize do
-        @kept[[fieldbook.id, reading.id]] = [[Stamp.own(reading), reading.around], reading]
+        @kept[[fieldbook.id, reading.id]] = [[Stamp.own(reading), reading.around], reading.put_away]
         @kept.shift if @kept.size > MOST
       end
     end

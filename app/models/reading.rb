@@ -31,9 +31,8 @@ class Reading < Record
     method = profile ? profile.attributes.slice(*COPIED) : Grittle::FieldMethod::DEFAULTS
     people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
     sample ||= Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
-    create!(sample: sample, rules_version: Grittle::RULES_VERSION, step: step || STEPS.keys.first, started_at: Time.now.utc, **method,
-**people)
-      .tap(&:tell_profile)
+    begun = { sample: sample, rules_version: Grittle::RULES_VERSION, step: step || STEPS.keys.first, started_at: Time.now.utc }
+    create!(**begun, **method, **people).tap(&:tell_profile)
   end
 
   # @return [Grittle::Record] of the version that was loaded
@@ -60,6 +59,10 @@ class Reading < Record
     @events = @records = @pictures = nil
     super
   end
+
+  # What was worked out is left behind, what was loaded stays.
+  # @return [Reading]
+  def put_away = tap { @records = nil }
 
   # @return [Array<Photo>]
   def pictures = @pictures ||= Photo.of(self).to_a
