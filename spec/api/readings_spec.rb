@@ -50,6 +50,12 @@ RSpec.describe "/api/readings" do
     expect(reading["assessment"]["keys"].first["outcomes"]).to eq [{ "code" => "S", "name" => "sand", "weight" => 1.0, "percent" => 100 }]
   end
 
+  it "begins where the bench wants to stand, at a step that there is" do
+    expect(api_post("/api/readings", { step: "ball" })).to include("step" => "ball")
+    expect(api_post("/api/readings", {})).to include("step" => "prepare")
+    expect(api_post("/api/readings", { step: "dance" })).to be_refused(422, "/step", /no step “dance”/)
+  end
+
   it "asks about moisture only after a ball" do
     reading = begin_reading
     expect(api_patch("/api/readings/#{reading['id']}", { version: reading["version"], moisture_answer: "too_dry" }))
