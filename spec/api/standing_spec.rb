@@ -8,11 +8,11 @@ RSpec.describe "a change on an earlier version" do
 
   {
     "a site" => [->(spec) { spec.profile.site }, "sites", { name: "Till", note: "Wet" }, { name: "Slope", note: "Mine" }],
-    "a profile" => [->(spec) { spec.profile }, "profiles", { note: "Wet", hand: "Ines" }, { note: "Mine", hand: "Ada", kind: "pit" }],
-    "a horizon" => [->(spec) { spec.horizon }, "horizons", { moist_colour: "10YR 4/3" }, { moist_colour: "10YR 3/2", lower_cm: 20 }],
-    "what was described" => [->(spec) { spec.horizon }, "horizons", { described: { "roots" => "few" } },
+    "a profile" => [lambda(&:profile), "profiles", { note: "Wet", hand: "Ines" }, { note: "Mine", hand: "Ada", kind: "pit" }],
+    "a horizon" => [lambda(&:horizon), "horizons", { moist_colour: "10YR 4/3" }, { moist_colour: "10YR 3/2", lower_cm: 20 }],
+    "what was described" => [lambda(&:horizon), "horizons", { described: { "roots" => "few" } },
                              { described: { "roots" => "many", "boundary_note" => nil }.compact }],
-    "a sample" => [->(spec) { spec.bag }, "samples", { label: "Theirs" }, { label: "Mine", upper_cm: 30 }]
+    "a sample" => [lambda(&:bag), "samples", { label: "Theirs" }, { label: "Mine", upper_cm: 30 }]
   }.each do |what, (record, path, theirs, mine)|
     it "of #{what} shows what stands beside what was not saved" do
       changed = record.call(self)
