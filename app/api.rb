@@ -16,6 +16,7 @@ require_relative "serializers/description_serializer"
 require_relative "serializers/import_serializer"
 require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
+require_relative "serializers/standing_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/request_log"
 require_relative "middleware/last_resort"
@@ -94,23 +95,9 @@ class Api < Sinatra::Base
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)
       sentence = "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
-      current, standing = record.is_a?(Reading) ? [ReadingSerializer.call(record), nil] : [nil, standing(record)]
-      Problem.new(409, sentence, current: current, standing: standing, yours: request.delete? ? {} : changes)
-    end
-
-    # How the fields stand that were to be changed.
-    def standing(record)
-      wanted = request.delete? ? {} : changes
-      { version: record.lock_version, values: wanted.to_h { |name, value| [name, held(record, name, value)] } }
-    end
-
-    def held(record, name, value)
-      case name
-      when :hand, :pen then record.public_send(name)&.name
-      when :described then value.to_h { |field, _| [field, record.seen[field.to_s]] }
-      when :position then record.position&.to_s
-      else ProfileSerializer.shown(record[name]) if record.has_attribute?(name)
-      end
+      yours = request.delete? ? {} : changes
+      kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : { standing: StandingSerializer.call(record, yours.keys) }
+      Problem.new(409, sentence, **kept, yours: yours)
     end
   end
 

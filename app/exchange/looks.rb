@@ -3,6 +3,7 @@
 module Exchange
   # How values look in a file, worked out once for each: most texts of a table are a few words again and again.
   class Looks
+    # Values that are remembered: more than the words of any column, and no burden where all differ. [our own]
     MOST = 1000
 
     # @yieldparam value [Object]

@@ -127,12 +127,7 @@ class Reading < Record
     current = "#{lock_version}/#{Grittle::RULES_VERSION}/#{unit}"
     return verdict if verdict_for == current
 
-    Grittle::Verdict.of(assessment, assigned).tap do |found|
-      self.class.alter({ id: id }, { verdict: found, verdict_for: current })
-      self.verdict = found
-      self.verdict_for = current
-      clear_attribute_changes(%i[verdict verdict_for])
-    end
+    Grittle::Verdict.of(assessment, assigned).tap { |found| alter({ verdict: found, verdict_for: current }) }
   end
 
   # @return [Profile, nil]
@@ -160,22 +155,13 @@ class Reading < Record
   def write(version)
     transaction do
       @now = Time.now.utc.round(6)
-      raise Stale, reload unless lock_version == version && moved_on?
+      raise Stale, reload unless lock_version == version &&
+                                 alter({ lock_version: version + 1, updated_at: @now }, lock_version: version)
 
       yield
       update_columns(changes.transform_values(&:last)) if changed?
     end
     @records = nil
-  end
-
-  # @return [Boolean] whether the version was still the one that was loaded
-  def moved_on?
-    moved = { lock_version: lock_version + 1, updated_at: @now }
-    return false unless self.class.alter({ id: id, lock_version: lock_version }, moved) == 1
-
-    moved.each { |name, value| write_attribute(name, value) }
-    clear_attribute_changes(moved.keys)
-    true
   end
 
   # Keeps what the core says has happened. What is only added is laid behind what was read; what changes earlier rows is read anew.

@@ -46,6 +46,18 @@ class Record < ActiveRecord::Base
     connection.update("UPDATE #{table_name} SET #{now.join(', ')} WHERE #{found.join(' AND ')}")
   end
 
+  # Changes columns of this record past the model, and here.
+  # @param columns [Hash{Symbol=>Object}]
+  # @param standing [Hash{Symbol=>Object}] how further columns must stand in the database
+  # @return [Boolean] whether they did
+  def alter(columns, **standing)
+    return false unless self.class.alter({ id: id, **standing }, columns) == 1
+
+    columns.each { |name, value| write_attribute(name, value) }
+    clear_attribute_changes(columns.keys)
+    true
+  end
+
   def self.quoted(row) = row.to_h { |name, value| [name, connection.quote(type_for_attribute(name.to_s).serialize(value))] }
   private_class_method :quoted
 

@@ -27,7 +27,7 @@ module CatalogueSerializer
       grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
       boundaries: boundaries, **descriptions,
       designations: Grittle::Profile::DESIGNATIONS, thickness_mm: THICKNESS_FROM_MM, length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
-      thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax, length_slip: Grittle::Ribbon::SLIP
+      thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
   end
 

@@ -92,9 +92,6 @@ module ProfileSerializer
   # @return [Numeric, nil] whole numbers as such
   def plain(number) = number && (number == number.to_i ? number.to_i : number.to_f)
 
-  # @return [Object] a column as the page has it
-  def shown(value) = value.is_a?(Numeric) ? plain(value) : value
-
   def gaps(profile)
     profile.sequence.gaps.map do |gap|
       { upper_cm: plain(gap.upper), lower_cm: plain(gap.lower), sentence: "No horizon from #{gap}." }

@@ -84,6 +84,26 @@ RSpec.describe "Under a muddy hand" do
     expect(Reading.find(reading["id"]).observations).to include("stickiness" => "moderately", "ball_holds" => true, "moisture_rounds" => 1)
   end
 
+  it "leaves what is typed in its line when another step is looked at" do
+    bench_at "ribbon"
+    type("4")
+    find("nav[aria-label='Steps of this reading'] button", text: "Ball").click
+    find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
+    expect(page).to have_css("output", text: "4")
+    type("7", :enter)
+    expect_saved
+    expect(lengths).to eq [47]
+  end
+
+  it "goes from a ball that holds to the ribbon, also where the key had ended without one" do
+    api_patch("/api/readings/#{reading['id']}", { version: reading["version"], answers: { ball_holds: false } })
+    api_patch("/api/readings/#{reading['id']}", { version: reading["version"] + 1, moisture_answer: "neither" })
+    bench_at "ball"
+    expect(page).to have_text("Moisture is not the reason")
+    type("1")
+    expect(step_now).to have_text("Ribbon")
+  end
+
   it "asks about a length whose point has slipped, and about a ribbon of nothing" do
     bench_at "ribbon"
     type("5", "2", :enter)

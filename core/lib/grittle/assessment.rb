@@ -78,8 +78,8 @@ module Grittle
     # @return [Boolean] whether the soil is marked as organic: no class follows from a key without a reason
     def organic? = Array(observations["blind_spots"]).include?("organic")
 
-    # @return [Hash] what a ruler shows: the key's tiers, and the bell of the true length
-    def ruler = { "tiers" => @walk.tiers.to_a, "density" => set ? set.density : [] }
+    # @return [Hash] what a ruler shows: the key's tiers, the bell of the true length, and which lengths it asks about
+    def ruler = { "tiers" => @walk.tiers.to_a, "density" => set ? set.density : [], "slips" => RibbonSet.slips(set) }
 
     # @return [Evidence::Estimate] what everything that was felt says, beside the keys
     def estimate

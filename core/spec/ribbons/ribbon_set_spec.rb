@@ -14,6 +14,17 @@ RSpec.describe Grittle::RibbonSet do
     end
   end
 
+  # Lengths typed after others, and what the others make likely that was meant; nil takes it as it is.
+  { [5.4, 52] => 54, [540, 52, 49] => 54, [12, 150] => 120, [0] => :nothing, [0, 52] => :nothing, [54, 52] => nil, [54] => nil,
+    [15, 52] => nil, [10, 52] => nil, [8.5, 52] => nil }.each do |(typed, *others), meant|
+    it "#{meant ? 'asks about' : 'takes'} #{typed} mm after #{others.empty? ? 'none' : others.join(', ')}" do
+      found = described_class.slips(others.empty? ? nil : set(*others))
+                             .find { |slip| typed.between?(slip["from_mm"], slip["to_mm"]) }
+      said = found && (found["times"] ? (typed * found["times"]).round(6) : :nothing)
+      expect(said).to eq meant
+    end
+  end
+
   it "gives the odds above a limit" do
     expect(set(48, 48, 48).probability_above(50)).to be_within(0.005).of(0.28)
   end

@@ -23,6 +23,7 @@ function answered(value: unknown): void {
   if (value === true) emit('on')
 }
 
+const wet = computed(() => words.value.moisture.answers.find(({ value }) => value === 'too_wet')!)
 /** A ball may form although it is too wet to be read: dry it a little, and squeeze again. */
 function tooWet(): void {
   if (bench.observations.value.ball_holds !== true) bench.answer('ball_holds', true)
@@ -49,8 +50,8 @@ useBenchKeys((key) => {
   <div class="grid gap-6 content-start">
     <TestQuestion heading :test="ball" :first-key="1" :value="bench.observations.value.ball_holds" @answer="answered" @clear="bench.answer('ball_holds', null)" />
     <p v-if="!failed" class="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <span class="leading-tight">It forms, but water shines on it or it smears the palm?</span>
-      <button type="button" class="key px-3" @click="tooWet">Too wet <kbd class="font-sans font-normal text-lg" aria-hidden="true">w</kbd></button>
+      <span class="leading-tight">It stays a ball, but {{ wet.hint }}?</span>
+      <button type="button" class="key px-3" @click="tooWet">{{ wet.name }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">w</kbd></button>
     </p>
     <TestQuestion v-if="asking" :test="{ ...words.moisture, ask: 'Too dry, too wet, or neither?' }" :first-key="FIRST_MOISTURE_KEY" :value="undefined" @answer="bench.moisture($event as string)" />
     <p v-if="moisture.answers.length && bench.observations.value.ball_holds === undefined" role="status" class="bg-lit text-lit-ink border-l-8 border-lit-line px-4 py-3 text-2xl font-extrabold">

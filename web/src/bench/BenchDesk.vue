@@ -31,7 +31,7 @@ listenForBenchKeys()
 
 const reading = computed(() => bench.reading.value!)
 const { steps, words } = useStepSummaries()
-const { index, before, back, said, goOn, goBack, goOnFrom } = useGoingOn(steps)
+const { index, before, back, said, goOn, goAlong, goBack, goOnFrom } = useGoingOn(steps)
 const kneaded = computed(() => bench.step.value === 'prepare' && steps.value.some(({ id }) => id === 'ball'))
 // The actions stand in one place only, so that their keys and dialogs do too.
 const wide = useMediaQuery('(min-width: 721px)')
@@ -82,7 +82,7 @@ useBenchKeys((key) => {
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
         <p v-if="reading.superseded" role="status" class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2" data-superseded>{{ reading.superseded }}</p>
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
-        <BallStep v-else-if="bench.step.value === 'ball'" @on="goOn" />
+        <BallStep v-else-if="bench.step.value === 'ball'" @on="goAlong" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
         <MoreStep v-else-if="bench.step.value === 'more'" />
         <PrepareStep v-else-if="bench.step.value === 'prepare'" :method="methodLine" @method="method = true" />

@@ -122,7 +122,7 @@ const label = computed(() => {
   return `Ruler in ${props.unit}. ${list ? `Ribbons: ${list}.` : 'No ribbon yet.'} Limits: ${limits.value.map(show).join(', ')}.${odds}`
 })
 
-// How near a second tap is the same spot, px: a mouse is held still, a thumb is not.
+// How near a second tap is the same spot, px: a mouse is held still, a thumb is not. [our own]
 const SAME_SPOT = { mouse: 4, touch: 22 }
 function tap(event: MouseEvent): void {
   const bounds = (event.currentTarget as SVGElement).ownerSVGElement!.getBoundingClientRect()

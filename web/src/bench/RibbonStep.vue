@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { slipOf, type Slip } from './lengthSlip'
 import { computed, onBeforeUnmount, ref, watchEffect } from 'vue'
 import { mainKey, useWords } from '@/api'
 import { useUnits } from '@/shared/useUnits'
+import { slipOf, type Slip } from './lengthSlip'
 import RibbonRuler from './RibbonRuler.vue'
 import PhotoRibbonDialog from './PhotoRibbonDialog.vue'
 import RibbonsDialog from './RibbonsDialog.vue'
@@ -20,7 +20,7 @@ const { key: leading } = useNaming()
 const { show, toMm } = useUnits(bench.unit)
 const reading = computed(() => bench.reading.value!)
 
-const typed = ref('')
+const typed = bench.typed
 // A length that was tapped on the ruler: what is typed after it is another one.
 const placed = ref(false)
 const ended = ref('broke')
@@ -58,10 +58,9 @@ function press(key: string): void {
 }
 // A length that may be a slip is asked about before it is kept.
 const slip = ref<Slip | null>(null)
-const kept = computed(() => [...reading.value.ribbons.map(({ length_mm }) => Number(show(length_mm))), ...bench.coming.value.filter(({ unit }) => unit === bench.unit.value).map(({ length }) => length)])
 function add(): void {
   if (typedMm.value === null) return
-  slip.value = slipOf(typed.value, kept.value, words.value.length_slip)
+  slip.value = slipOf(typed.value, typedMm.value, reading.value.ruler.slips)
   if (!slip.value) keep()
 }
 function settle(length: string | null): void {
@@ -84,7 +83,7 @@ function keep(): void {
   ended.value = 'broke'
   thickness.value = width.value = carried.value = null
 }
-// What is typed is kept by whoever goes on, by the step's key or by the path.
+// What is typed is kept by whoever presses the key that says so; another step leaves it as it stands.
 watchEffect(() => {
   bench.pending.value = typedMm.value === null ? null : { name: `${typed.value} ${bench.unit.value}`, keep: () => (add(), slip.value === null) }
 })

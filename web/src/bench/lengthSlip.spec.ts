@@ -1,20 +1,20 @@
 import { expect, it } from 'vitest'
 import { slipOf } from './lengthSlip'
 
-const LIMITS = { apart: 4, near: 1.6 }
+const SLIPS = [
+  { from_mm: 0, to_mm: 0, times: null },
+  { from_mm: 3, to_mm: 8, times: 10 },
+  { from_mm: 325, to_mm: 832, times: 0.1 },
+]
 
 it.each([
-  ['5.4', [52], '54'],
-  ['540', [52, 49], '54'],
-  ['12', [150], '120'],
-  ['54', [5.2], '5.4'],
-  ['0', [], null],
-  ['0', [52], null],
-])('asks about %s after %j', (typed, others, meant) => expect(slipOf(typed, others, LIMITS)).toEqual({ typed, meant }))
+  ['5.4', 5.4, '54'],
+  ['0.54', 5.4, '5.4'],
+  ['540', 540, '54'],
+  ['0', 0, null],
+])('asks about %s', (typed, mm, meant) => expect(slipOf(typed, mm, SLIPS)).toEqual({ typed, meant }))
 
 it.each([
-  ['54', [52]],
-  ['54', []],
-  ['15', [52]],
-  ['10', [52]],
-])('takes %s after %j as it is', (typed, others) => expect(slipOf(typed, others, LIMITS)).toBeNull())
+  ['54', 54],
+  ['15', 15],
+])('takes %s as it is', (typed, mm) => expect(slipOf(typed, mm, SLIPS)).toBeNull())

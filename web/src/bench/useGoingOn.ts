@@ -38,7 +38,10 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
     return reading.value.profile ? 'See the section' : 'To the fieldbook'
   })
 
+  /** To the step behind this one, whatever the key said before its answer. */
+  const goAlong = (): void => bench.goTo(steps.value[index.value + 1]!.id)
   async function goOn(): Promise<void> {
+    if (bench.pending.value && !bench.pending.value.keep()) return
     if (next.value) return bench.goTo(next.value.id)
     const following = reading.value.next_horizon
     if (!following) return void router.push(back.value)
@@ -77,5 +80,5 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
     else if (!asked && key.outcomes.length) bench.goTo('assign')
   })
 
-  return { index, before, next, back, said, goOn, goBack, goOnFrom }
+  return { index, before, back, said, goOn, goAlong, goBack, goOnFrom }
 }

@@ -27,7 +27,8 @@ export function useReading(id: number) {
   const localStep = ref<string>()
   const localUnit = ref<string>()
   const test = ref<string>()
-  // What is typed and not kept yet: whoever goes on from a step keeps it.
+  // A length that is typed and not kept yet stands as long as the bench; where it is shown, the key that goes on keeps it.
+  const typed = ref('')
   const pending = shallowRef<{ name: string; keep: () => boolean } | null>(null)
 
   onScopeDispose(show(readingRecord(id), { version: () => reading.value?.version ?? 0, onRefused: (problem, write) => (refused.value = { problem, write }) }))
@@ -77,9 +78,9 @@ export function useReading(id: number) {
     test,
     expect: (code: string | null) => write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
     keepBoth: (rule: string, reason: string | null) => write({ method: 'PATCH', path: base, body: { kept: { rule, reason } }, label: 'kept' }),
+    typed,
     pending,
     goTo: (step: string, open?: string) => {
-      if (pending.value && !pending.value.keep()) return
       localStep.value = step
       if (open) test.value = open
       place({ step })

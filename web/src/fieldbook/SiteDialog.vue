@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LocateFixed } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { forgetLists, request, useWords, type Schemas, type Site } from '@/api'
+import { request, useWords, type Schemas, type Site } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import { changes, written } from '@/shared/described'
@@ -18,9 +18,11 @@ const emit = defineEmits<{ close: []; made: [site: Site]; addProfile: [site: Sit
 const words = useWords()
 const fields = computed(() => words.value.fields.site!)
 const form = ref({ name: props.site?.name ?? '', landform: props.site?.landform ?? '', note: props.site?.note ?? '', position: '' })
+const start = { ...form.value }
 const before = written(fields.value, props.site?.described)
 const described = ref({ ...before })
-const { saving, conflict, at, general, send, onTop } = useForm<Site>()
+const sending = useForm<Site>()
+const { saving, conflict, at, general, send } = sending
 const said = ref('')
 const trouble = ref('')
 const FIELDS = ['name', 'note', 'position', 'landform']
@@ -28,17 +30,11 @@ const fieldError = (name: string) => at(`described/${name}`)
 const unplaced = computed(() => general([...FIELDS, ...fields.value.map(({ name }) => `described/${name}`)]))
 
 const LABELS = { name: 'Name', landform: 'Landform position', note: 'Note', position: 'Position' }
-async function saveOnTop(): Promise<void> {
-  const site = await onTop()
-  if (site) emit('made', site)
-}
-function keepTheirs(): void {
-  forgetLists()
-  emit('close')
-}
 async function save(): Promise<void> {
-  const { name, landform, note, position } = form.value
-  const body = { name, landform: landform || null, note: note || null, ...(position ? { position } : {}), described: changes(described.value, before) }
+  const own = changes(form.value, start)
+  for (const field of ['landform', 'note']) if (own[field] === '') Object.assign(own, { [field]: null })
+  if (!props.site) own.name = form.value.name
+  const body = { ...own, described: changes(described.value, before) }
   const site = props.site ? await send('PATCH', `/api/sites/${props.site.id}`, { ...body, version: props.site.version }) : await send('POST', '/api/sites', body)
   if (site) emit('made', site)
 }
@@ -73,7 +69,7 @@ async function locate(): Promise<void> {
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
       <FieldGroups v-model="described" :fields="fields" :error="fieldError" />
       <PhotoStrip v-if="site" of="site" :id="site.id" :photos="site.photos" :what="site.name" />
-      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ landform: words.landforms }" :fields="fields" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
+      <FormConflict :form="sending" :labels="LABELS" :words="{ landform: words.landforms }" :fields="fields" @done="$event ? emit('made', $event) : emit('close')" />
       <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">{{ site ? 'Save' : 'Add the site' }}</button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { forgetLists, useWords, type Profile } from '@/api'
+import { useWords, type Profile } from '@/api'
 import ExposureFields from '@/fieldbook/ExposureFields.vue'
 import { changes, numberOr, written, type Written } from '@/shared/described'
 import FieldInput from '@/shared/FieldInput.vue'
@@ -20,23 +20,26 @@ const before = written(fields.value, props.profile.described)
 const described = ref({ ...before })
 const pulls = ref<Written[]>((props.profile.increments ?? []).map((pull) => written(pullFields.value, pull)))
 const augered = computed(() => form.value.kind.endsWith('auger') || pulls.value.length > 0)
-const { saving, conflict, at, general, send, onTop } = useForm<Profile>()
+const sending = useForm<Profile>()
+const { saving, conflict, at, general, send } = sending
 const OWN = ['name', 'kind', 'hand', 'pen', 'note']
 const all = computed(() => [...OWN, ...fields.value.map(({ name }) => `described/${name}`), ...pulls.value.flatMap((_, i) => [...pullFields.value.map(({ name }) => `increments/${i}/${name}`), `increments/${i}/upper_cm`, `increments/${i}/lower_cm`])])
 const pullError = (i: number, name: string) => at(`increments/${i}/${name}`) ?? (name === 'from_cm' ? at(`increments/${i}/upper_cm`) : name === 'to_cm' ? at(`increments/${i}/lower_cm`) : undefined)
 const addPull = () => pulls.value.push({ ...written(pullFields.value, { condition: 'whole' }), from_cm: pulls.value.at(-1)?.to_cm ?? '0' })
 
+const start = { ...form.value }
+const pulled = JSON.stringify(pulls.value)
+/** The lines of one pull, its depths as numbers. */
+const read = (pull: Written) =>
+  Object.fromEntries(
+    Object.entries(pull).map(([name, value]) => [name, name.endsWith('_cm') ? (numberOr(value) ?? null) : value]),
+  )
 const LABELS = { name: 'Name', kind: 'Exposure type', hand: 'Textured by', pen: 'Recorded by', note: 'Note', increments: 'Auger increments' }
-async function saveOnTop(): Promise<void> {
-  if (await onTop()) emit('close')
-}
-function keepTheirs(): void {
-  forgetLists()
-  emit('close')
-}
 async function save(): Promise<void> {
-  const increments = pulls.value.map((pull) => Object.fromEntries(Object.entries(pull).map(([name, value]) => [name, name.endsWith('_cm') ? (numberOr(value) ?? null) : value])))
-  if (await send('PATCH', `/api/profiles/${props.profile.id}`, { version: props.profile.version, ...form.value, described: changes(described.value, before), increments })) emit('close')
+  const increments = JSON.stringify(pulls.value) === pulled ? {} : { increments: pulls.value.map(read) }
+  const body = { ...changes(form.value, start), described: changes(described.value, before), ...increments }
+  const saved = await send('PATCH', `/api/profiles/${props.profile.id}`, { version: props.profile.version, ...body })
+  if (saved) emit('close')
 }
 </script>
 
@@ -58,7 +61,7 @@ async function save(): Promise<void> {
         <button type="button" class="key justify-self-start" @click="addPull">Add a pull</button>
       </section>
       <TextField v-model="form.note" label="Note" :error="at('note')" />
-      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ kind: words.exposures }" :fields="fields" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
+      <FormConflict :form="sending" :labels="LABELS" :words="{ kind: words.exposures }" :fields="fields" @done="emit('close')" />
       <p v-if="general(all)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(all) }}</p>
       <button class="key key-main" type="submit" :disabled="saving || conflict !== null">Save</button>
     </form>

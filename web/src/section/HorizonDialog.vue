@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import { forgetLists, useWords, type Horizon, type Profile } from '@/api'
+import { useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import FormConflict from '@/shared/FormConflict.vue'
-import { numberOr } from '@/shared/described'
+import { changes, numberOr } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -27,25 +27,22 @@ const form = ref(
       }
     : { designation: '', upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(), lower_cm: props.gap ? String(props.gap.lower_cm) : '', ...SEEN },
 )
+const start = { ...form.value }
 const UNSEEN = { value: '', name: 'Not recorded' }
 const boundaries = computed(() => [UNSEEN, ...(words.value.boundaries[props.profile.naming_system] ?? [])])
 const added = ref('')
 const lines = useTemplateRef('lines')
-const { saving, conflict, at, general, send, onTop } = useForm<Profile>()
+const sending = useForm<Profile>()
+const { saving, conflict, at, general, send } = sending
 const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
 const LABELS = { designation: 'Designation', upper_cm: 'Upper depth', lower_cm: 'Lower depth', moist_colour: 'Colour, moist', dry_colour: 'Colour, dry', boundary: 'Lower boundary' }
-async function saveOnTop(): Promise<void> {
-  if (await onTop()) emit('close')
-}
-function keepTheirs(): void {
-  forgetLists()
-  emit('close')
-}
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
 
 async function save(another: boolean): Promise<void> {
-  const { designation, moist_colour, dry_colour, boundary } = form.value
-  const body = { designation, upper_cm: numberOr(form.value.upper_cm), lower_cm: numberOr(form.value.lower_cm), moist_colour, dry_colour, boundary }
+  const written = props.horizon ? changes(form.value, start) : form.value
+  const body = Object.fromEntries(
+    Object.entries(written).map(([name, value]) => [name, name.endsWith('_cm') ? numberOr(value) : value]),
+  )
   const saved = props.horizon
     ? await send('PATCH', `/api/horizons/${props.horizon.id}`, { ...body, version: props.horizon.version })
     : await send('POST', `/api/profiles/${props.profile.id}/horizons`, body)
@@ -70,7 +67,7 @@ async function save(another: boolean): Promise<void> {
         <TextField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
       </div>
       <ChoiceField v-model="form.boundary" label="Lower boundary" :options="boundaries" />
-      <FormConflict v-if="conflict" :conflict="conflict" :labels="LABELS" :words="{ boundary: boundaries }" :saving="saving" @mine="saveOnTop" @theirs="keepTheirs" />
+      <FormConflict :form="sending" :labels="LABELS" :words="{ boundary: boundaries }" @done="emit('close')" />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">

@@ -1,18 +1,19 @@
-<script setup lang="ts">
-import { computed } from 'vue'
+<script setup lang="ts" generic="T">
+import { computed, type Ref } from 'vue'
+import { forgetLists } from '@/api'
 import type { Field } from './described'
 import type { FormConflict } from './useForm'
 
 // Somebody changed it meanwhile: what is saved and what is not stand side by side, and the person chooses.
 const props = defineProps<{
-  conflict: FormConflict
+  form: { conflict: Ref<FormConflict | null>; saving: Ref<boolean>; onTop: () => Promise<T | undefined> }
   labels: Record<string, string>
   /** Words of the fields that are chosen and not typed. */
   words?: Record<string, { value: string; name: string }[]>
   fields?: Field[]
-  saving: boolean
 }>()
-defineEmits<{ theirs: []; mine: [] }>()
+/** With what was saved on top, or with nothing where what stands is kept. */
+const emit = defineEmits<{ done: [saved: T | undefined] }>()
 
 const EMPTY = 'Not recorded'
 const plain = (value: unknown): string => {
@@ -26,17 +27,26 @@ const say = (name: string, value: unknown): string => {
 }
 const inside = (name: string, value: unknown): [string, unknown][] => (name === 'described' ? Object.entries((value ?? {}) as Record<string, unknown>) : [[name, value]])
 const lines = computed(() => {
-  const theirs = Object.fromEntries(Object.entries(props.conflict.theirs).flatMap(([name, value]) => inside(name, value)))
-  return Object.entries(props.conflict.yours)
+  const { theirs: standing, yours } = props.form.conflict.value!
+  const theirs = Object.fromEntries(Object.entries(standing).flatMap(([name, value]) => inside(name, value)))
+  return Object.entries(yours)
     .filter(([name]) => name !== 'version')
     .flatMap(([name, value]) => inside(name, value))
     .map(([name, value]) => ({ name, label: props.labels[name] ?? props.fields?.find((one) => one.name === name)?.label ?? name, theirs: say(name, theirs[name]), mine: say(name, value) }))
     .filter(({ theirs: there, mine }) => there !== mine)
 })
+async function saveMine(): Promise<void> {
+  const saved = await props.form.onTop()
+  if (saved) emit('done', saved)
+}
+function keepTheirs(): void {
+  forgetLists()
+  emit('done', undefined)
+}
 </script>
 
 <template>
-  <section role="alert" aria-labelledby="conflict-title" class="border-l-8 border-iron bg-warn px-4 py-3 grid gap-3" data-conflict>
+  <section v-if="form.conflict.value" role="alert" aria-labelledby="conflict-title" class="border-l-8 border-iron bg-warn px-4 py-3 grid gap-3" data-conflict>
     <h2 id="conflict-title" class="text-xl leading-tight">Changed in another window, or by somebody else. Yours is not saved yet.</h2>
     <table v-if="lines.length" class="w-full text-left">
       <thead><tr class="border-b-2 border-ink"><th class="py-1 pr-3"><span class="sr-only">Field</span></th><th class="pr-3">Saved there</th><th>Yours, not saved</th></tr></thead>
@@ -46,8 +56,8 @@ const lines = computed(() => {
     </table>
     <p v-else>What you typed is the same as what is saved there.</p>
     <div class="grid desk:grid-cols-2 gap-2">
-      <button type="button" class="key" :disabled="saving" @click="$emit('theirs')">Keep what is saved</button>
-      <button type="button" class="key" :disabled="saving" @click="$emit('mine')">Save mine on top</button>
+      <button type="button" class="key" :disabled="form.saving.value" @click="keepTheirs">Keep what is saved</button>
+      <button type="button" class="key" :disabled="form.saving.value" @click="saveMine">Save mine on top</button>
     </div>
     <p class="text-lg">Saving yours keeps the earlier values in the record.</p>
   </section>

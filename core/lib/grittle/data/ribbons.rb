@@ -37,8 +37,7 @@ module Grittle
     RIBBONS = Figures.new(
       "Ribbons",
       "length" => [0..300, "mm", "our own", "a length outside is a slip of the finger"],
-      "slip_apart" => [4.0, "times", "our own", "the others' mean, from which a length may have lost its point or got one"],
-      "slip_near" => [1.6, "times", "our own", "the others' mean, within which ten times or a tenth of it must then lie"],
+      "slip_near" => [1.6, "times", "our own", "the others' mean, within which a length lies once its point is moved by one place"],
       "thickness" => [0.5..20, "mm", "our own", "a ribbon can plausibly be so thick"],
       "width" => [1..60, "mm", "our own", "a ribbon can plausibly be so wide"],
       "minute" => [0..120, "min", "our own", "a bolus is plausibly worked so long"],

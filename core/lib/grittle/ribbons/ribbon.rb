@@ -8,8 +8,6 @@ module Grittle
     THICKNESS_MM = Data::RIBBONS["thickness"]
     WIDTH_MM = Data::RIBBONS["width"]
     MINUTE = Data::RIBBONS["minute"]
-    # Times the mean of the others: a length beyond the first that is within the second once its point is moved is asked about.
-    SLIP = { apart: Data::RIBBONS["slip_apart"], near: Data::RIBBONS["slip_near"] }.freeze
     ENDINGS = %w[broke folded never_broke torn].freeze
     # mm a length may be off by, one standard deviation, where it was measured otherwise than by eye on a ruler.
     READING_ERROR_MM = Data::RIBBONS["reading_error_range"]

@@ -22,6 +22,11 @@ module Grittle
     DRIFT_RATIO = Data::RIBBONS["drift_ratio"]
     DRIFT_COUNT = Data::RIBBONS["drift_count"]
     MEAN_DECIMALS = 6
+    # A length whose decimal point has slipped by one place would be so many times as long.
+    POINT_MOVED = [10.0, 0.1].freeze
+    SLIP_NEAR = Data::RIBBONS["slip_near"]
+    # A length of nothing is no ribbon, whatever the others are.
+    NOTHING = { "from_mm" => 0.0, "to_mm" => 0.0, "times" => nil }.freeze
 
     attr_reader :ribbons, :counted
 
@@ -47,6 +52,20 @@ module Grittle
 
     # @return [Float, nil] mm; nil when every ribbon tore
     attr_reader :mean
+
+    # Lengths of a further ribbon that are worth asking about before they are kept.
+    # @param set [RibbonSet, nil] those made so far
+    # @return [Array<Hash{String=>Float}>] "from_mm", "to_mm", and the "times" that would make such a length like the others; nil where
+    #   none would
+    def self.slips(set)
+      return [NOTHING] if set.nil? || set.empty? || set.mean.zero?
+
+      moved = POINT_MOVED.map do |times|
+        like = set.mean / times
+        { "from_mm" => (like / SLIP_NEAR).round(3), "to_mm" => (like * SLIP_NEAR).round(3), "times" => times }
+      end
+      [NOTHING, *moved]
+    end
 
     # @return [Float, nil] sample standard deviation in mm; nil for a single ribbon
     attr_reader :sd

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+# How a record stands, for somebody whose change was made on an earlier version of it. Renders only.
+module StandingSerializer
+  # What a write names otherwise than its column.
+  SHOWN = { hand: ->(record) { record.hand&.name }, pen: ->(record) { record.pen&.name },
+            described: lambda(&:seen), position: ->(record) { record.position&.to_s } }.freeze
+
+  module_function
+
+  # @param record [Record] as it was found, the newer version
+  # @param names [Array<Symbol>] what was to be changed
+  # @return [Hash] its version, and by name how that stands; a name that is no field of the record stands as nil
+  def call(record, names)
+    { version: record.lock_version, values: names.to_h { |name| [name, value(record, name)] } }
+  end
+
+  def value(record, name)
+    return SHOWN.fetch(name).call(record) if SHOWN.key?(name)
+
+    kept = record[name] if record.has_attribute?(name)
+    kept.is_a?(BigDecimal) ? ProfileSerializer.plain(kept) : kept
+  end
+  private_class_method :value
+end
