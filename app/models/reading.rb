@@ -127,7 +127,7 @@ class Reading < Record
     current = "#{lock_version}/#{Grittle::RULES_VERSION}/#{unit}"
     return verdict if verdict_for == current
 
-    Grittle::Verdict.of(assessment, assigned).tap { |found| alter({ verdict: found, verdict_for: current }) }
+    Grittle::Verdict.of(assessment, assigned).tap { |found| altered?({ verdict: found, verdict_for: current }) }
   end
 
   # @return [Profile, nil]
@@ -156,7 +156,7 @@ class Reading < Record
     transaction do
       @now = Time.now.utc.round(6)
       raise Stale, reload unless lock_version == version &&
-                                 alter({ lock_version: version + 1, updated_at: @now }, lock_version: version)
+                                 altered?({ lock_version: version + 1, updated_at: @now }, lock_version: version)
 
       yield
       update_columns(changes.transform_values(&:last)) if changed?

@@ -50,7 +50,7 @@ class Record < ActiveRecord::Base
   # @param columns [Hash{Symbol=>Object}]
   # @param standing [Hash{Symbol=>Object}] how further columns must stand in the database
   # @return [Boolean] whether they did
-  def alter(columns, **standing)
+  def altered?(columns, **standing)
     return false unless self.class.alter({ id: id, **standing }, columns) == 1
 
     columns.each { |name, value| write_attribute(name, value) }
