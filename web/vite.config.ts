@@ -12,7 +12,9 @@ const compressed = (): Plugin => ({
   apply: 'build',
   writeBundle({ dir }) {
     const folder = `${dir}/assets`
-    for (const name of readdirSync(folder)) if (/\.(js|css)$/.test(name)) writeFileSync(`${folder}/${name}.gz`, gzipSync(readFileSync(`${folder}/${name}`), { level: 9 }))
+    for (const name of readdirSync(folder))
+      if (/\.(js|css)$/.test(name))
+        writeFileSync(`${folder}/${name}.gz`, gzipSync(readFileSync(`${folder}/${name}`), { level: 9 }))
   },
 })
 

@@ -3,8 +3,21 @@ import { request } from './client'
 import { ApiProblem, isPassing, isProblem, Unreachable } from './problem'
 
 const answers = (status: number, body: unknown) =>
-  vi.stubGlobal('fetch', vi.fn().mockResolvedValue({ ok: status < 400, status, json: () => (body === undefined ? Promise.reject(new Error('no JSON')) : Promise.resolve(body)) }))
-const problem = (status: number) => ({ type: 'about:blank', title: '', status, detail: 'Not so.', errors: [{ pointer: '/lower_cm', detail: 'It runs upwards.' }] })
+  vi.stubGlobal(
+    'fetch',
+    vi.fn().mockResolvedValue({
+      ok: status < 400,
+      status,
+      json: () => (body === undefined ? Promise.reject(new Error('no JSON')) : Promise.resolve(body)),
+    }),
+  )
+const problem = (status: number) => ({
+  type: 'about:blank',
+  title: '',
+  status,
+  detail: 'Not so.',
+  errors: [{ pointer: '/lower_cm', detail: 'It runs upwards.' }],
+})
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -14,7 +27,9 @@ describe('a request', () => {
     await request('GET', '/api/sites')
     await request('POST', '/api/sites', { name: 'x' })
     await request('POST', '/api/sites', { name: 'x' }, 'again-and-again')
-    const sent = vi.mocked(fetch).mock.calls.map(([, options]) => (options!.headers as Record<string, string>)['Idempotency-Key'])
+    const sent = vi
+      .mocked(fetch)
+      .mock.calls.map(([, options]) => (options!.headers as Record<string, string>)['Idempotency-Key'])
     expect(sent[0]).toBeUndefined()
     expect(sent[1]).toMatch(/^[0-9a-f-]{36}$/)
     expect(sent[2]).toBe('again-and-again')

@@ -14,7 +14,8 @@ export type ReadingSummary = Schemas['ReadingSummary']
 
 type KeyResult = Schemas['KeyResult']
 /** The key a reading is assigned by: what the server says of it beside what it says of every key. */
-export type MainKey = KeyResult & Required<Pick<KeyResult, 'tiers' | 'sentence'>> & { advice: NonNullable<KeyResult['advice']> | null }
+export type MainKey = KeyResult &
+  Required<Pick<KeyResult, 'tiers' | 'sentence'>> & { advice: NonNullable<KeyResult['advice']> | null }
 
 /** The main key of a reading; the server puts it first. */
 export const mainKey = (reading: Reading): MainKey => reading.assessment.keys[0] as MainKey
@@ -71,6 +72,11 @@ async function problemOf(response: Response): Promise<ProblemBody> {
   try {
     return (await response.json()) as ProblemBody
   } catch {
-    return { type: 'about:blank', title: 'No answer', status: response.status, detail: 'The server gave no readable answer.' }
+    return {
+      type: 'about:blank',
+      title: 'No answer',
+      status: response.status,
+      detail: 'The server gave no readable answer.',
+    }
   }
 }

@@ -14,7 +14,14 @@ it('sends a file as it is, with a key of its own', async () => {
 })
 
 it('says what the server refused of it, and when nobody answers', async () => {
-  vi.stubGlobal('fetch', vi.fn().mockResolvedValue({ ok: false, status: 422, json: () => Promise.resolve({ type: '', title: '', status: 422, detail: 'No picture.', errors: [] }) }))
+  vi.stubGlobal(
+    'fetch',
+    vi.fn().mockResolvedValue({
+      ok: false,
+      status: 422,
+      json: () => Promise.resolve({ type: '', title: '', status: 422, detail: 'No picture.', errors: [] }),
+    }),
+  )
   const refused = await sendFile('/api/photos', new Blob([])).catch((caught: unknown) => caught)
   expect(isProblem(refused) && refused.message).toBe('No picture.')
   vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('failed')))
@@ -24,11 +31,19 @@ it('says what the server refused of it, and when nobody answers', async () => {
 it('comes back when the server is busy with other files, under the same key', async () => {
   vi.useFakeTimers()
   const busy = { ok: false, status: 503, headers: new Headers({ 'retry-after': '5' }), json: () => Promise.resolve({}) }
-  vi.stubGlobal('fetch', vi.fn().mockResolvedValueOnce(busy).mockResolvedValue({ ok: true, status: 201, json: () => Promise.resolve({ id: 'a' }) }))
+  vi.stubGlobal(
+    'fetch',
+    vi
+      .fn()
+      .mockResolvedValueOnce(busy)
+      .mockResolvedValue({ ok: true, status: 201, json: () => Promise.resolve({ id: 'a' }) }),
+  )
   const sent = sendFile('/api/photos', new Blob(['x']))
   await vi.advanceTimersByTimeAsync(5000)
   expect(await sent).toEqual({ id: 'a' })
-  const keys = vi.mocked(fetch).mock.calls.map(([, options]) => (options!.headers as Record<string, string>)['Idempotency-Key'])
+  const keys = vi
+    .mocked(fetch)
+    .mock.calls.map(([, options]) => (options!.headers as Record<string, string>)['Idempotency-Key'])
   expect(keys[0]).toBe(keys[1])
   vi.useRealTimers()
 })

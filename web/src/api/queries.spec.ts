@@ -16,8 +16,11 @@ describe('the sites that are asked for', () => {
   })
 
   it('are wanted by what an address can carry', async () => {
-    expect(await asked(1, { text: 'low & wet', class: 'usda:CL', unfinished: '1' })).toBe('/api/sites?page=1&text=low+%26+wet&class=usda%3ACL&unfinished=1')
+    expect(await asked(1, { text: 'low & wet', class: 'usda:CL', unfinished: '1' })).toBe(
+      '/api/sites?page=1&text=low+%26+wet&class=usda%3ACL&unfinished=1',
+    )
   })
 
-  it('are kept apart by what was wanted', () => expect(sitesQuery(1, { text: 'a' }).queryKey).not.toEqual(sitesQuery(1, { text: 'b' }).queryKey))
+  it('are kept apart by what was wanted', () =>
+    expect(sitesQuery(1, { text: 'a' }).queryKey).not.toEqual(sitesQuery(1, { text: 'b' }).queryKey))
 })

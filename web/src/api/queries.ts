@@ -26,8 +26,15 @@ export const workQuery = queryOptions({
 /** What the fieldbook is searched for: a text, a class as SYSTEM:CODE, days, "1" for what is unfinished. */
 export type Wanted = { text: string; class: string; from: string; to: string; unfinished: string }
 export const sitesQuery = (page: number, wanted: Partial<Wanted> = {}) => {
-  const asked = new URLSearchParams({ page: String(page), ...Object.fromEntries(Object.entries(wanted).filter(([, value]) => value)) }).toString()
-  return queryOptions({ queryKey: ['sites', asked], queryFn: () => request<Sites>('GET', `/api/sites?${asked}`), placeholderData: keepPreviousData })
+  const asked = new URLSearchParams({
+    page: String(page),
+    ...Object.fromEntries(Object.entries(wanted).filter(([, value]) => value)),
+  }).toString()
+  return queryOptions({
+    queryKey: ['sites', asked],
+    queryFn: () => request<Sites>('GET', `/api/sites?${asked}`),
+    placeholderData: keepPreviousData,
+  })
 }
 export const quickQuery = queryOptions({
   queryKey: ['readings', 'quick'],
@@ -56,14 +63,19 @@ export function useWords() {
 }
 
 /** One profile; none is asked for while the id is 0. */
-export const useProfile = (id: MaybeRefOrGetter<number>) => useQuery(computed(() => ({ ...profileQuery(toValue(id)), enabled: toValue(id) > 0 })))
+export const useProfile = (id: MaybeRefOrGetter<number>) =>
+  useQuery(computed(() => ({ ...profileQuery(toValue(id)), enabled: toValue(id) > 0 })))
 
 const LISTS = ['work', 'sites', 'readings', 'profile']
 
 /** After a write: what lists and sections show may have changed. */
 export function forgetLists(): void {
   // What is asked for the first time just now may be answered with what was before the write: it is asked for again.
-  const asked = queryClient.getQueryCache().findAll({ fetchStatus: 'fetching', predicate: ({ queryKey, state }) => LISTS.includes(String(queryKey[0])) && state.data === undefined })
-  for (const { promise, queryKey } of asked) void promise?.then(() => queryClient.invalidateQueries({ queryKey, exact: true })).catch(() => {})
+  const asked = queryClient.getQueryCache().findAll({
+    fetchStatus: 'fetching',
+    predicate: ({ queryKey, state }) => LISTS.includes(String(queryKey[0])) && state.data === undefined,
+  })
+  for (const { promise, queryKey } of asked)
+    void promise?.then(() => queryClient.invalidateQueries({ queryKey, exact: true })).catch(() => {})
   for (const list of LISTS) void queryClient.invalidateQueries({ queryKey: [list] })
 }

@@ -34,9 +34,27 @@ useBenchKeys((pressed) => {
   <section aria-label="Assign the class" class="grid gap-2 content-start">
     <ContradictionNotes />
     <ul v-if="key.notes.length" class="grid gap-1.5 mb-1">
-      <li v-for="n in key.notes" :key="n.rule" class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight" :data-note="n.rule">{{ n.sentence }}</li>
+      <li
+        v-for="n in key.notes"
+        :key="n.rule"
+        class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight"
+        :data-note="n.rule"
+      >
+        {{ n.sentence }}
+      </li>
     </ul>
-    <button v-for="(o, i) in proposals" :key="o.full_name" type="button" class="key min-h-[68px] !justify-between text-left" :class="i === 0 && !given ? 'key-main' : ''" :aria-pressed="given?.full_name === o.full_name && given.system === o.system" @click="bench.assign(o)"><span class="font-extrabold">Assign {{ o.full_name }}</span><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd></button>
+    <button
+      v-for="(o, i) in proposals"
+      :key="o.full_name"
+      type="button"
+      class="key min-h-[68px] !justify-between text-left"
+      :class="i === 0 && !given ? 'key-main' : ''"
+      :aria-pressed="given?.full_name === o.full_name && given.system === o.system"
+      @click="bench.assign(o)"
+    >
+      <span class="font-extrabold">Assign {{ o.full_name }}</span
+      ><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd>
+    </button>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="key px-2" @click="choosing = true">Other class</button>
       <button type="button" class="key px-2" @click="record = true">The record</button>

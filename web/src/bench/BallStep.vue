@@ -48,17 +48,47 @@ useBenchKeys((key) => {
 
 <template>
   <div class="grid gap-6 content-start">
-    <TestQuestion heading :test="ball" :first-key="1" :value="bench.observations.value.ball_holds" @answer="answered" @clear="bench.answer('ball_holds', null)" />
+    <TestQuestion
+      heading
+      :test="ball"
+      :first-key="1"
+      :value="bench.observations.value.ball_holds"
+      @answer="answered"
+      @clear="bench.answer('ball_holds', null)"
+    />
     <p v-if="!failed" class="flex flex-wrap items-center gap-x-4 gap-y-1">
       <span class="leading-tight">It stays a ball, but {{ wet.hint }}?</span>
-      <button type="button" class="key px-3" @click="tooWet">{{ wet.name }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">w</kbd></button>
+      <button type="button" class="key px-3" @click="tooWet">
+        {{ wet.name }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">w</kbd>
+      </button>
     </p>
-    <TestQuestion v-if="asking" :test="{ ...words.moisture, ask: 'Too dry, too wet, or neither?' }" :first-key="FIRST_MOISTURE_KEY" :value="undefined" @answer="bench.moisture($event as string)" />
-    <p v-if="moisture.answers.length && bench.observations.value.ball_holds === undefined" role="status" class="bg-lit text-lit-ink border-l-8 border-lit-line px-4 py-3 text-2xl font-extrabold">
-      {{ moisture.answers.at(-1) === 'too_dry' ? 'Add a little water, knead on, and squeeze again.' : 'Add dry soil or let it dry, knead on, and squeeze again.' }}
+    <TestQuestion
+      v-if="asking"
+      :test="{ ...words.moisture, ask: 'Too dry, too wet, or neither?' }"
+      :first-key="FIRST_MOISTURE_KEY"
+      :value="undefined"
+      @answer="bench.moisture($event as string)"
+    />
+    <p
+      v-if="moisture.answers.length && bench.observations.value.ball_holds === undefined"
+      role="status"
+      class="bg-lit text-lit-ink border-l-8 border-lit-line px-4 py-3 text-2xl font-extrabold"
+    >
+      {{
+        moisture.answers.at(-1) === 'too_dry'
+          ? 'Add a little water, knead on, and squeeze again.'
+          : 'Add dry soil or let it dry, knead on, and squeeze again.'
+      }}
     </p>
-    <p v-if="moisture.rounds && (moisture.open || bench.observations.value.ball_holds === undefined)" class="text-pencil">Round {{ moisture.rounds }} of {{ moisture.rounds_at_most }}. After that, no ball means sand.</p>
-    <p v-else-if="failed && !moisture.open" class="border-l-8 border-ink pl-4">Moisture is not the reason: the key ends here.</p>
+    <p
+      v-if="moisture.rounds && (moisture.open || bench.observations.value.ball_holds === undefined)"
+      class="text-pencil"
+    >
+      Round {{ moisture.rounds }} of {{ moisture.rounds_at_most }}. After that, no ball means sand.
+    </p>
+    <p v-else-if="failed && !moisture.open" class="border-l-8 border-ink pl-4">
+      Moisture is not the reason: the key ends here.
+    </p>
     <NoticedRows v-if="!asking" :tests="noticed" />
   </div>
 </template>

@@ -44,10 +44,18 @@ const place = computed(() => {
   return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
 })
 const methodLine = computed(() => {
-  const people = [reading.value.hand && `textured by ${reading.value.hand}`, reading.value.pen && `recorded by ${reading.value.pen}`].filter(Boolean).join(', ')
+  const people = [
+    reading.value.hand && `textured by ${reading.value.hand}`,
+    reading.value.pen && `recorded by ${reading.value.pen}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
   return reading.value.method_name + (people ? `; ${people}` : '')
 })
-const waits = computed(() => `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`)
+const waits = computed(
+  () =>
+    `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`,
+)
 const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
 
 useBenchKeys((key) => {
@@ -63,33 +71,99 @@ useBenchKeys((key) => {
 </script>
 
 <template>
-  <div class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]">
-    <header class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1">
-      <RouterLink :to="back" class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14">
-        <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span><span class="max-desk:sr-only block truncate font-normal text-pencil">{{ reading.profile?.name ?? 'Fieldbook' }}</span>
+  <div
+    class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]"
+  >
+    <header
+      class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1"
+    >
+      <RouterLink
+        :to="back"
+        class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14"
+      >
+        <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span
+        ><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span
+        ><span class="max-desk:sr-only block truncate font-normal text-pencil">{{
+          reading.profile?.name ?? 'Fieldbook'
+        }}</span>
       </RouterLink>
-      <p class="desk:hidden self-center leading-tight font-extrabold truncate">{{ title }}<span class="block font-normal text-pencil">{{ place }}</span></p>
-      <StepPath class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint" :steps="steps" :current="bench.step.value" :finished="reading.assigned !== null" @go="bench.goTo" />
-      <button type="button" class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1" aria-label="Show the keys" @click="keys = true"><CircleQuestionMark :size="34" aria-hidden="true" /></button>
+      <p class="desk:hidden self-center leading-tight font-extrabold truncate">
+        {{ title }}<span class="block font-normal text-pencil">{{ place }}</span>
+      </p>
+      <StepPath
+        class="max-desk:col-span-3 max-desk:row-start-2 max-desk:border-t border-feint"
+        :steps="steps"
+        :current="bench.step.value"
+        :finished="reading.assigned !== null"
+        @go="bench.goTo"
+      />
+      <button
+        type="button"
+        class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1"
+        aria-label="Show the keys"
+        @click="keys = true"
+      >
+        <CircleQuestionMark :size="34" aria-hidden="true" />
+      </button>
     </header>
 
-    <div class="min-h-0 grid" :class="reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_336px]' : 'desk:grid-cols-[minmax(0,1fr)_336px]'">
-      <SpineColumn v-if="reading.horizons.length" class="hidden desk:block border-r-[2.5px] border-ink" :reading="reading" />
-      <main class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-32" :aria-label="steps[index]?.name">
-        <p v-if="bench.sentence.value" role="alert" class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4">
-          <span class="py-2">{{ bench.sentence.value }}</span><button type="button" class="min-h-14 px-3 underline underline-offset-4" @click="bench.dismiss()">Close</button>
+    <div
+      class="min-h-0 grid"
+      :class="
+        reading.horizons.length ? 'desk:grid-cols-[104px_minmax(0,1fr)_336px]' : 'desk:grid-cols-[minmax(0,1fr)_336px]'
+      "
+    >
+      <SpineColumn
+        v-if="reading.horizons.length"
+        class="hidden desk:block border-r-[2.5px] border-ink"
+        :reading="reading"
+      />
+      <main
+        class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-32"
+        :aria-label="steps[index]?.name"
+      >
+        <p
+          v-if="bench.sentence.value"
+          role="alert"
+          class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4"
+        >
+          <span class="py-2">{{ bench.sentence.value }}</span><button
+            type="button"
+            class="min-h-14 px-3 underline underline-offset-4"
+            @click="bench.dismiss()"
+          >
+            Close
+          </button>
         </p>
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
-        <p v-if="reading.superseded" role="status" class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2" data-superseded>{{ reading.superseded }}</p>
+        <p
+          v-if="reading.superseded"
+          role="status"
+          class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2"
+          data-superseded
+        >
+          {{ reading.superseded }}
+        </p>
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" @on="goAlong" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
         <MoreStep v-else-if="bench.step.value === 'more'" />
         <PrepareStep v-else-if="bench.step.value === 'prepare'" :method="methodLine" @method="method = true" />
-        <QuestionStep v-else :key="bench.step.value" :step-id="bench.step.value" @answered="bench.step.value === 'rub' && goOnFrom('rub', $event)">
+        <QuestionStep
+          v-else
+          :key="bench.step.value"
+          :step-id="bench.step.value"
+          @answered="bench.step.value === 'rub' && goOnFrom('rub', $event)"
+        >
           <template #before>
-            <dl v-if="bench.step.value === 'moisten'" class="grid desk:grid-cols-2 gap-3 border-y-[1.5px] border-ink py-3 leading-tight">
-              <div v-for="sign in words.moisture.answers.slice(0, 2)" :key="String(sign.value)"><dt class="font-extrabold">{{ sign.name }}?</dt><dd>{{ sign.hint }}</dd></div>
+            <dl
+              v-if="bench.step.value === 'moisten'"
+              class="grid desk:grid-cols-2 gap-3 border-y-[1.5px] border-ink py-3 leading-tight"
+            >
+              <div v-for="sign in words.moisture.answers.slice(0, 2)" :key="String(sign.value)">
+                <dt class="font-extrabold">{{ sign.name }}?</dt>
+                <dd>{{ sign.hint }}</dd>
+              </div>
             </dl>
           </template>
         </QuestionStep>
@@ -100,19 +174,31 @@ useBenchKeys((key) => {
         <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
           <WhatNext v-if="wide && bench.step.value !== 'assign'" :most="2" />
-          <p role="status" class="text-pencil text-lg leading-tight" data-save-state>{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
-          <button v-if="kneaded" type="button" class="key w-full" @click="bench.goTo('ball')">Already kneaded: ball</button>
+          <p role="status" class="text-pencil text-lg leading-tight" data-save-state>
+            {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
+          </p>
+          <button v-if="kneaded" type="button" class="key w-full" @click="bench.goTo('ball')">
+            Already kneaded: ball
+          </button>
           <div class="grid gap-2" :class="before ? 'grid-cols-[auto_1fr]' : ''">
-            <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack"><span aria-hidden="true">‹</span></button>
+            <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+              <span aria-hidden="true">‹</span>
+            </button>
             <button type="button" class="key key-main" @click="goOn">{{ said }}</button>
           </div>
         </div>
       </div>
       <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid gap-1">
-        <p role="status" class="text-pencil text-lg leading-tight pl-1">{{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}</p>
+        <p role="status" class="text-pencil text-lg leading-tight pl-1">
+          {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
+        </p>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">
-          <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack"><span aria-hidden="true">‹</span></button>
-          <button v-if="kneaded" type="button" class="key px-2 leading-tight" @click="bench.goTo('ball')">Already kneaded: ball</button>
+          <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+            <span aria-hidden="true">‹</span>
+          </button>
+          <button v-if="kneaded" type="button" class="key px-2 leading-tight" @click="bench.goTo('ball')">
+            Already kneaded: ball
+          </button>
           <button type="button" class="key key-main px-2 leading-tight" @click="goOn">{{ said }}</button>
         </div>
       </div>

@@ -12,8 +12,12 @@ const others = computed(() => 100 - shown.value.reduce((sum, { percent }) => sum
   <ul class="grid gap-1 leading-none" data-estimate>
     <li v-for="c in shown" :key="c.code" class="grid grid-cols-[1fr_auto] gap-x-2">
       <span>{{ c.name }}</span><span>{{ c.percent }} %</span>
-      <svg class="col-span-2 w-full" height="8" aria-hidden="true"><rect class="estimate" :width="`${c.percent}%`" height="8" rx="4" /></svg>
+      <svg class="col-span-2 w-full" height="8" aria-hidden="true">
+        <rect class="estimate" :width="`${c.percent}%`" height="8" rx="4" />
+      </svg>
     </li>
-    <li v-if="others > 0" class="flex justify-between text-pencil"><span>others</span><span>{{ others }} %</span></li>
+    <li v-if="others > 0" class="flex justify-between text-pencil">
+      <span>others</span><span>{{ others }} %</span>
+    </li>
   </ul>
 </template>

@@ -19,7 +19,9 @@ watch(code, (chosen) => {
 
 <template>
   <SheetDialog :open="open" title="What do you expect?" wide @close="$emit('close')">
-    <p class="mb-4">By the look and the place alone. It is hidden until you have assigned a class, and then held against it.</p>
+    <p class="mb-4">
+      By the look and the place alone. It is hidden until you have assigned a class, and then held against it.
+    </p>
     <ClassChoice v-model="code" label="Expected class" />
   </SheetDialog>
 </template>

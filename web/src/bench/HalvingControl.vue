@@ -8,7 +8,9 @@ const bench = useBench()
 const answers = ref<string[]>([])
 const state = ref<Schemas['Halving']>()
 const trouble = ref('')
-const kept = computed(() => bench.observations.value.sand_estimate as { percent: number; half_width?: number } | undefined)
+const kept = computed(
+  () => bench.observations.value.sand_estimate as { percent: number; half_width?: number } | undefined,
+)
 const say = (percent: number) => String(Math.round(percent * 10) / 10)
 
 watch(
@@ -33,22 +35,61 @@ function keep(): void {
 <template>
   <section v-if="state" aria-labelledby="ask-sand" class="grid gap-2" data-test="sand_estimate">
     <div class="flex items-end justify-between gap-3">
-      <h2 id="ask-sand" class="text-2xl leading-tight">{{ state.done ? `About ${say(state.estimate.percent)} % sand.` : `Is it more than ${say(state.middle)} % sand?` }}</h2>
-      <button v-if="kept" type="button" class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4" @click="bench.answer('sand_estimate', null)">Clear answer</button>
+      <h2 id="ask-sand" class="text-2xl leading-tight">
+        {{
+          state.done ? `About ${say(state.estimate.percent)} % sand.` : `Is it more than ${say(state.middle)} % sand?`
+        }}
+      </h2>
+      <button
+        v-if="kept"
+        type="button"
+        class="shrink-0 min-h-14 -my-3 px-2 underline underline-offset-4"
+        @click="bench.answer('sand_estimate', null)"
+      >
+        Clear answer
+      </button>
     </div>
     <div>
-      <svg viewBox="0 0 800 28" preserveAspectRatio="none" class="w-full h-7 block border-2 border-ink" role="img" :aria-label="`Sand between ${say(state.low)} and ${say(state.high)} percent`">
-        <rect class="ground" width="800" height="28" /><rect class="wash" :x="state.low * 8" :width="(state.high - state.low) * 8" height="28" />
-        <path :d="`M${state.middle * 8} 0v28`" style="stroke: var(--iron); stroke-width: 4" vector-effect="non-scaling-stroke" />
+      <svg
+        viewBox="0 0 800 28"
+        preserveAspectRatio="none"
+        class="w-full h-7 block border-2 border-ink"
+        role="img"
+        :aria-label="`Sand between ${say(state.low)} and ${say(state.high)} percent`"
+      >
+        <rect class="ground" width="800" height="28" />
+        <rect class="wash" :x="state.low * 8" :width="(state.high - state.low) * 8" height="28" />
+        <path
+          :d="`M${state.middle * 8} 0v28`"
+          style="stroke: var(--iron); stroke-width: 4"
+          vector-effect="non-scaling-stroke"
+        />
       </svg>
-      <p class="relative h-6 text-pencil leading-tight" aria-hidden="true"><span v-for="t in [0, 25, 50, 75, 100]" :key="t" class="absolute" :style="{ left: `${t}%`, transform: `translateX(-${t}%)` }">{{ t }}</span></p>
+      <p class="relative h-6 text-pencil leading-tight" aria-hidden="true">
+        <span
+          v-for="t in [0, 25, 50, 75, 100]"
+          :key="t"
+          class="absolute"
+          :style="{ left: `${t}%`, transform: `translateX(-${t}%)` }"
+          >{{ t }}</span
+        >
+      </p>
     </div>
     <div class="grid grid-cols-2 desk:grid-cols-4 gap-2">
       <button type="button" class="key" :disabled="state.done" @click="give('less')">Less</button>
       <button type="button" class="key" :disabled="state.done" @click="give('more')">More</button>
-      <button type="button" class="key key-main" :disabled="!answers.length" @click="keep">Keep {{ say(state.estimate.percent) }} %</button>
+      <button type="button" class="key key-main" :disabled="!answers.length" @click="keep">
+        Keep {{ say(state.estimate.percent) }} %
+      </button>
       <button type="button" class="key" :disabled="!answers.length" @click="answers = []">From the start</button>
     </div>
-    <p class="text-pencil leading-tight">{{ trouble || (kept ? `Kept: ${say(kept.percent)} %${kept.half_width ? `, give or take ${say(kept.half_width)}` : ''}.` : 'Stop when you can no longer tell.') }}</p>
+    <p class="text-pencil leading-tight">
+      {{
+        trouble ||
+        (kept
+          ? `Kept: ${say(kept.percent)} %${kept.half_width ? `, give or take ${say(kept.half_width)}` : ''}.`
+          : 'Stop when you can no longer tell.')
+      }}
+    </p>
   </section>
 </template>

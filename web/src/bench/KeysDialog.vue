@@ -28,7 +28,10 @@ const KEYS: [string, string][] = [
 <template>
   <SheetDialog :open="open" title="Keys" @close="$emit('close')">
     <dl class="grid grid-cols-[8rem_1fr] gap-x-4 gap-y-2">
-      <template v-for="[key, what] in KEYS" :key="key"><dt class="font-extrabold whitespace-pre">{{ key }}</dt><dd>{{ what }}</dd></template>
+      <template v-for="[key, what] in KEYS" :key="key"
+        ><dt class="font-extrabold whitespace-pre">{{ key }}</dt>
+        <dd>{{ what }}</dd></template
+      >
     </dl>
   </SheetDialog>
 </template>

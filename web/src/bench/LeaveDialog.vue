@@ -37,7 +37,9 @@ function assign(): void {
 
 <template>
   <SheetDialog v-if="to" open title="No class is assigned yet" @close="to = undefined">
-    <p>The key has come to its end. Assign its class, or leave the reading open; it stays in the fieldbook either way.</p>
+    <p>
+      The key has come to its end. Assign its class, or leave the reading open; it stays in the fieldbook either way.
+    </p>
     <div class="grid gap-2 mt-4">
       <button type="button" class="key key-main" @click="assign">Assign {{ first!.full_name }}</button>
       <button type="button" class="key" @click="leave">Leave it open</button>

@@ -18,10 +18,13 @@ const given = (name: string) => bench.observations.value[name]
 const assessment = computed(() => bench.reading.value!.assessment)
 const waiting = computed(() => {
   const asked: Record<string, string[]> = {}
-  for (const { next_question: next, name } of assessment.value.keys) if (next && name) (asked[next] ??= []).push(name.toLowerCase())
+  for (const { next_question: next, name } of assessment.value.keys)
+    if (next && name) (asked[next] ??= []).push(name.toLowerCase())
   return asked
 })
-const doubted = computed(() => new Set(assessment.value.contradictions.filter(({ kept }) => !kept).flatMap(({ repeat }) => repeat)))
+const doubted = computed(
+  () => new Set(assessment.value.contradictions.filter(({ kept }) => !kept).flatMap(({ repeat }) => repeat)),
+)
 
 // Where nobody has chosen: what the key asks next, else the first that is unanswered.
 const first = (): string => {
@@ -37,7 +40,13 @@ watch(step, (now) => {
 })
 const current = computed(() => test(step.value.tests.includes(open.value) ? open.value : first()))
 const mark = (name: string): string =>
-  given(name) !== undefined ? (doubted.value.has(name) ? `repeat? ${word(name, given(name))}` : word(name, given(name))) : waiting.value[name] ? `for ${waiting.value[name]![0]}` : ''
+  given(name) !== undefined
+    ? doubted.value.has(name)
+      ? `repeat? ${word(name, given(name))}`
+      : word(name, given(name))
+    : waiting.value[name]
+      ? `for ${waiting.value[name]![0]}`
+      : ''
 
 // A straight answer lets the next test in line come up, so that a row of tests goes by number keys alone.
 watch(
@@ -69,8 +78,18 @@ useBenchKeys((key) => {
     <CautionNote v-if="current.caution" :key="current.caution" :name="current.caution" />
     <TestControl :key="current.name" :test="current" :first-key="1" guide />
     <div class="grid grid-cols-2 desk:grid-cols-4 gap-1.5 border-t-2 border-ink pt-3" role="group" aria-label="Tests">
-      <button v-for="t in tests" :key="t.name" type="button" class="key px-2 !justify-start text-left min-w-0" :aria-pressed="t.name === open" @click="open = t.name">
-        <span class="min-w-0 leading-tight"><span class="first-letter:uppercase block truncate">{{ t.short }}</span><span class="block font-normal truncate">{{ mark(t.name) }}</span></span>
+      <button
+        v-for="t in tests"
+        :key="t.name"
+        type="button"
+        class="key px-2 !justify-start text-left min-w-0"
+        :aria-pressed="t.name === open"
+        @click="open = t.name"
+      >
+        <span class="min-w-0 leading-tight"
+          ><span class="first-letter:uppercase block truncate">{{ t.short }}</span
+          ><span class="block font-normal truncate">{{ mark(t.name) }}</span></span
+        >
       </button>
     </div>
   </div>

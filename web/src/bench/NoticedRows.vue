@@ -39,7 +39,9 @@ const give = (name: string, value: unknown) => bench.answer(name, chosen(name, v
           </button>
         </div>
       </template>
-      <button v-else type="button" class="key px-3 text-lg justify-self-start" @click="bench.goTo('more', row.name)">Write it down</button>
+      <button v-else type="button" class="key px-3 text-lg justify-self-start" @click="bench.goTo('more', row.name)">
+        Write it down
+      </button>
     </div>
   </section>
 </template>

@@ -20,9 +20,21 @@ const key = computed(() => mainKey(bench.reading.value!))
 </script>
 
 <template>
-  <button type="button" class="w-full grid grid-cols-[64px_1fr_24px] items-center gap-3 text-left bg-leaf border-y-2 border-ink px-2 min-h-16 leading-tight" aria-haspopup="dialog" @click="open = true">
+  <button
+    type="button"
+    class="w-full grid grid-cols-[64px_1fr_24px] items-center gap-3 text-left bg-leaf border-y-2 border-ink px-2 min-h-16 leading-tight"
+    aria-haspopup="dialog"
+    @click="open = true"
+  >
     <TextureTriangle :classes="names" :lines="lines" :possible="key.possible" :outcomes="[]" :width="64" />
-    <span class="py-1">{{ key.sentence }}<SchoolStrip :reading="bench.reading.value!" :short="short" brief class="mt-0.5 [&_ul]:!flex [&_ul]:flex-wrap [&_ul]:gap-x-3" /></span><ChevronUp aria-hidden="true" />
+    <span class="py-1"
+      >{{ key.sentence
+      }}<SchoolStrip
+        :reading="bench.reading.value!"
+        :short="short"
+        brief
+        class="mt-0.5 [&_ul]:!flex [&_ul]:flex-wrap [&_ul]:gap-x-3" /></span
+    ><ChevronUp aria-hidden="true" />
   </button>
   <SheetDialog :open="open" title="Verdict so far" @close="open = false"><VerdictPanel :step="step" /></SheetDialog>
 </template>

@@ -46,7 +46,13 @@ useBenchKeys((key) => {
   <div class="grid gap-5 content-start">
     <StepHeader :step="step" />
     <slot name="before" />
-    <TestControl v-for="q in asked" :key="q.test.name" :test="q.test" :first-key="q.firstKey" @answered="emit('answered', q.test.name)" />
+    <TestControl
+      v-for="q in asked"
+      :key="q.test.name"
+      :test="q.test"
+      :first-key="q.firstKey"
+      @answered="emit('answered', q.test.name)"
+    />
     <NoticedRows :tests="step.noticed" />
     <WorkingClock v-if="timed" />
     <slot />

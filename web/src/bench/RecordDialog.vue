@@ -18,11 +18,27 @@ const time = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: '
 <template>
   <SheetDialog open title="The record" wide @close="$emit('close')">
     <table class="w-full leading-tight">
-      <thead><tr class="text-left border-b-2 border-ink"><th class="py-2 pr-3">Time</th><th class="pr-3">What</th><th class="pr-3">Given</th><th>Recorded by</th></tr></thead>
+      <thead>
+        <tr class="text-left border-b-2 border-ink">
+          <th class="py-2 pr-3">Time</th>
+          <th class="pr-3">What</th>
+          <th class="pr-3">Given</th>
+          <th>Recorded by</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="(e, i) in data?.entries" :key="i" class="border-b border-feint" :class="e.standing ? '' : 'text-pencil'">
-          <td class="py-1.5 pr-3 whitespace-nowrap">{{ time(e.at) }}</td><td class="pr-3">{{ e.what.replaceAll('_', ' ') }}</td>
-          <td class="pr-3"><s v-if="!e.standing">{{ e.text }}</s><template v-else>{{ e.text }}</template></td><td>{{ e.pen ?? '' }}</td>
+        <tr
+          v-for="(e, i) in data?.entries"
+          :key="i"
+          class="border-b border-feint"
+          :class="e.standing ? '' : 'text-pencil'"
+        >
+          <td class="py-1.5 pr-3 whitespace-nowrap">{{ time(e.at) }}</td>
+          <td class="pr-3">{{ e.what.replaceAll('_', ' ') }}</td>
+          <td class="pr-3">
+            <s v-if="!e.standing">{{ e.text }}</s><template v-else>{{ e.text }}</template>
+          </td>
+          <td>{{ e.pen ?? '' }}</td>
         </tr>
       </tbody>
     </table>

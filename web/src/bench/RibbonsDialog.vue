@@ -15,9 +15,30 @@ const chosen = ref<Ribbon | null>(null)
 const length = ref('')
 const ended = ref('broke')
 const carried = ref<boolean | null>(null)
-const CARRIED: [boolean | null, string][] = [[true, 'Held its own weight'], [false, 'Did not'], [null, 'Not recorded']]
-const facts = ({ thickness_mm, width_mm, working_minute, carried_own_weight, ended: how, photo_id, reading_error_mm }: Ribbon): string =>
-  [photo_id && `on a photo, give or take ${reading_error_mm} mm`, thickness_mm && `${thickness_mm} mm thick`, width_mm && `${width_mm} wide`, word('ribbons', how), carried_own_weight && 'held its own weight', working_minute !== null && `minute ${working_minute}`].filter(Boolean).join(', ')
+const CARRIED: [boolean | null, string][] = [
+  [true, 'Held its own weight'],
+  [false, 'Did not'],
+  [null, 'Not recorded'],
+]
+const facts = ({
+  thickness_mm,
+  width_mm,
+  working_minute,
+  carried_own_weight,
+  ended: how,
+  photo_id,
+  reading_error_mm,
+}: Ribbon): string =>
+  [
+    photo_id && `on a photo, give or take ${reading_error_mm} mm`,
+    thickness_mm && `${thickness_mm} mm thick`,
+    width_mm && `${width_mm} wide`,
+    word('ribbons', how),
+    carried_own_weight && 'held its own weight',
+    working_minute !== null && `minute ${working_minute}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 const wrong = ref<string>()
 
 const form = useTemplateRef('form')
@@ -48,7 +69,15 @@ function correct(): void {
     return
   }
   const { entered, thickness_mm, width_mm, working_minute } = chosen.value!
-  bench.correctRibbon(chosen.value!.id, { length: value, unit: entered.unit, ended: ended.value, thickness_mm, width_mm, working_minute, carried_own_weight: carried.value })
+  bench.correctRibbon(chosen.value!.id, {
+    length: value,
+    unit: entered.unit,
+    ended: ended.value,
+    thickness_mm,
+    width_mm,
+    working_minute,
+    carried_own_weight: carried.value,
+  })
   emit('close')
 }
 function takeBack(ribbon: Ribbon): void {
@@ -62,10 +91,28 @@ function takeBack(ribbon: Ribbon): void {
     <form v-if="chosen" ref="form" class="grid gap-4" @submit.prevent="correct">
       <TextField v-model="length" label="Length" :unit="chosen.entered.unit" inputmode="decimal" :error="wrong" />
       <div class="grid grid-cols-2 gap-2" role="group" aria-label="How it ended">
-        <button v-for="a in test('ribbons').answers" :key="String(a.value)" type="button" class="key" :aria-pressed="ended === a.value" @click="ended = String(a.value)">{{ a.name }}</button>
+        <button
+          v-for="a in test('ribbons').answers"
+          :key="String(a.value)"
+          type="button"
+          class="key"
+          :aria-pressed="ended === a.value"
+          @click="ended = String(a.value)"
+        >
+          {{ a.name }}
+        </button>
       </div>
       <div class="flex flex-wrap gap-2" role="group" aria-label="Its own weight">
-        <button v-for="[value, name] in CARRIED" :key="name" type="button" class="key" :aria-pressed="carried === value" @click="carried = value">{{ name }}</button>
+        <button
+          v-for="[value, name] in CARRIED"
+          :key="name"
+          type="button"
+          class="key"
+          :aria-pressed="carried === value"
+          @click="carried = value"
+        >
+          {{ name }}
+        </button>
       </div>
       <div class="flex flex-wrap gap-2">
         <button class="key key-main grow" type="submit">Save the correction</button>

@@ -22,13 +22,19 @@ const layers = computed(() =>
 )
 const marks = computed(() => {
   let last = -Infinity
-  const depths = [...new Set(props.reading.horizons.flatMap(({ upper_cm, lower_cm }) => [upper_cm, lower_cm]))].sort((a, b) => a - b)
-  return depths.map((cm) => ({ cm, y: y.value(cm) })).filter((mark) => (mark.y - last > 22 ? ((last = mark.y), true) : false))
+  const depths = [...new Set(props.reading.horizons.flatMap(({ upper_cm, lower_cm }) => [upper_cm, lower_cm]))].sort(
+    (a, b) => a - b,
+  )
+  return depths
+    .map((cm) => ({ cm, y: y.value(cm) }))
+    .filter((mark) => (mark.y - last > 22 ? ((last = mark.y), true) : false))
 })
 const label = computed(
-  () => `Profile ${props.reading.profile?.name}. ${layers.value.map((l) => `${l.designation} ${l.upper_cm} to ${l.lower_cm} cm, ${l.here ? 'in the hand' : (l.code ?? 'not textured')}`).join('; ')}.`,
+  () =>
+    `Profile ${props.reading.profile?.name}. ${layers.value.map((l) => `${l.designation} ${l.upper_cm} to ${l.lower_cm} cm, ${l.here ? 'in the hand' : (l.code ?? 'not textured')}`).join('; ')}.`,
 )
-const arrow = (top: number, bottom: number) => `M${X - 4} ${top}H${X + WIDTH}L${X + WIDTH + 8} ${(top + bottom) / 2}L${X + WIDTH} ${bottom}H${X - 4}Z`
+const arrow = (top: number, bottom: number) =>
+  `M${X - 4} ${top}H${X + WIDTH}L${X + WIDTH + 8} ${(top + bottom) / 2}L${X + WIDTH} ${bottom}H${X - 4}Z`
 </script>
 
 <template>
@@ -39,13 +45,39 @@ const arrow = (top: number, bottom: number) => `M${X - 4} ${top}H${X + WIDTH}L${
         <template v-if="!l.here">
           <rect :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" class="ground" />
           <rect v-if="l.code" :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :fill="fillOf(l, true)" />
-          <rect :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :class="l.code ? 'inked' : 'undone'" style="stroke-width: 1.5" />
-          <text v-if="l.bottom - l.top > 20" :x="X + WIDTH / 2" :y="l.middle + 7" text-anchor="middle" font-size="20" font-weight="640" class="halo-leaf">{{ l.designation }}</text>
+          <rect
+            :x="X"
+            :y="l.top"
+            :width="WIDTH"
+            :height="l.bottom - l.top"
+            :class="l.code ? 'inked' : 'undone'"
+            style="stroke-width: 1.5"
+          />
+          <text
+            v-if="l.bottom - l.top > 20"
+            :x="X + WIDTH / 2"
+            :y="l.middle + 7"
+            text-anchor="middle"
+            font-size="20"
+            font-weight="640"
+            class="halo-leaf"
+          >
+            {{ l.designation }}
+          </text>
         </template>
       </g>
       <g v-for="l in layers.filter(({ here }) => here)" :key="`here-${l.id}`">
         <path class="here" :d="arrow(l.top, l.bottom)" />
-        <text :x="X + WIDTH / 2" :y="l.middle + 8" text-anchor="middle" font-size="22" font-weight="800" style="fill: var(--lit-ink)">{{ l.designation }}</text>
+        <text
+          :x="X + WIDTH / 2"
+          :y="l.middle + 8"
+          text-anchor="middle"
+          font-size="22"
+          font-weight="800"
+          style="fill: var(--lit-ink)"
+        >
+          {{ l.designation }}
+        </text>
       </g>
       <g v-for="m in marks" :key="m.cm">
         <path class="hair" :d="`M${X - 7} ${m.y}h7`" />

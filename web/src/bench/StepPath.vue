@@ -20,16 +20,37 @@ watch(
 </script>
 
 <template>
-  <nav ref="nav" aria-label="Steps of this reading" class="min-w-0 overflow-x-auto overflow-y-hidden [scrollbar-width:none]">
+  <nav
+    ref="nav"
+    aria-label="Steps of this reading"
+    class="min-w-0 overflow-x-auto overflow-y-hidden [scrollbar-width:none]"
+  >
     <ol class="h-full flex desk:grid desk:auto-cols-fr desk:grid-flow-col min-w-full w-max desk:w-full">
       <li v-for="(s, i) in steps" :key="s.id" class="grid grow" :class="s.id === current ? 'basis-32' : 'basis-14'">
-        <button type="button" class="relative w-full h-full min-w-14 px-3 text-left border-r border-feint grid content-center leading-tight" :class="s.id === current ? 'bg-lit text-lit-ink' : ''" :aria-current="s.id === current ? 'step' : undefined" @click="$emit('go', s.id)">
-          <span class="flex items-center gap-1.5" :class="s.said || s.id === current ? 'font-extrabold' : 'text-pencil'">
-            <Check v-if="s.said && s.id !== current" class="hidden desk:block shrink-0" :size="17" :stroke-width="3.5" aria-hidden="true" />
+        <button
+          type="button"
+          class="relative w-full h-full min-w-14 px-3 text-left border-r border-feint grid content-center leading-tight"
+          :class="s.id === current ? 'bg-lit text-lit-ink' : ''"
+          :aria-current="s.id === current ? 'step' : undefined"
+          @click="$emit('go', s.id)"
+        >
+          <span
+            class="flex items-center gap-1.5"
+            :class="s.said || s.id === current ? 'font-extrabold' : 'text-pencil'"
+          >
+            <Check
+              v-if="s.said && s.id !== current"
+              class="hidden desk:block shrink-0"
+              :size="17"
+              :stroke-width="3.5"
+              aria-hidden="true"
+            />
             <span class="desk:hidden">{{ i + 1 }}&nbsp;</span>
             <span :class="s.id === current ? '' : 'max-desk:sr-only'">{{ s.name }}</span>
           </span>
-          <span class="max-desk:sr-only truncate" :class="s.id === current ? '' : 'text-pencil'">{{ s.said || open }}</span>
+          <span class="max-desk:sr-only truncate" :class="s.id === current ? '' : 'text-pencil'">{{
+            s.said || open
+          }}</span>
           <span v-if="s.id === current" class="absolute inset-x-0 bottom-0 h-[7px] bg-ink" />
         </button>
       </li>

@@ -13,7 +13,9 @@ const bench = useBench()
 const value = computed(() => bench.observations.value[props.test.name])
 // On the wire the hand's own clay is an object, the fragments a bare number.
 const wrapped = computed(() => props.test.name === 'clay_estimate')
-const percent = computed(() => (wrapped.value ? (value.value as { percent: number } | undefined)?.percent : (value.value as number | undefined)))
+const percent = computed(() =>
+  wrapped.value ? (value.value as { percent: number } | undefined)?.percent : (value.value as number | undefined),
+)
 const chosen = computed(() => value.value as string[] | undefined)
 const emit = defineEmits<{ answered: [] }>()
 const give = (given: unknown) => bench.answer(props.test.name, given)
@@ -25,7 +27,27 @@ function chose(given: unknown): void {
 
 <template>
   <HalvingControl v-if="test.control === 'halving'" />
-  <PercentControl v-else-if="test.control === 'percent'" :test="test" :value="percent" @answer="give(wrapped ? { percent: $event } : $event)" @clear="give(null)" />
-  <WordsControl v-else-if="test.control === 'words'" :test="test" :value="chosen" @answer="give($event)" @clear="give(null)" />
-  <TestQuestion v-else :test="test" :first-key="firstKey" :value="value" :guide="guide" @answer="chose" @clear="give(null)" />
+  <PercentControl
+    v-else-if="test.control === 'percent'"
+    :test="test"
+    :value="percent"
+    @answer="give(wrapped ? { percent: $event } : $event)"
+    @clear="give(null)"
+  />
+  <WordsControl
+    v-else-if="test.control === 'words'"
+    :test="test"
+    :value="chosen"
+    @answer="give($event)"
+    @clear="give(null)"
+  />
+  <TestQuestion
+    v-else
+    :test="test"
+    :first-key="firstKey"
+    :value="value"
+    :guide="guide"
+    @answer="chose"
+    @clear="give(null)"
+  />
 </template>

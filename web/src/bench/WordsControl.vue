@@ -26,9 +26,18 @@ useBenchKeys((key) => {
     <h2 :id="`ask-${test.name}`" class="text-2xl leading-tight">{{ test.ask }}</h2>
     <p class="text-pencil">{{ test.how }}</p>
     <div class="grid grid-cols-2 desk:grid-cols-4 gap-2">
-      <button v-for="(a, i) in test.answers" :key="String(a.value)" type="button" class="key !items-start flex-col !gap-1 py-2 text-left" :aria-pressed="given.includes(String(a.value))" @click="toggle(String(a.value))">
+      <button
+        v-for="(a, i) in test.answers"
+        :key="String(a.value)"
+        type="button"
+        class="key !items-start flex-col !gap-1 py-2 text-left"
+        :aria-pressed="given.includes(String(a.value))"
+        @click="toggle(String(a.value))"
+      >
         <AnswerFigure :test="test.name" :state="a.value" class="self-center max-desk:hidden my-1" />
-        <span class="flex w-full justify-between gap-2">{{ a.name }}<kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd></span>
+        <span class="flex w-full justify-between gap-2"
+          >{{ a.name }}<kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd></span
+        >
         <span class="font-normal leading-tight">{{ a.hint }}</span>
       </button>
     </div>

@@ -14,10 +14,16 @@ export function useAnswers() {
 
   const test = (name: string): Test => {
     const found = words.value.tests.find((one) => one.name === name)!
-    const rubWords = name === 'wet_rub' && method.value?.key === 'ribbon_and_rub' ? limitSet.value?.rub_words : undefined
-    return rubWords ? { ...found, answers: found.answers.map((a) => ({ ...a, name: rubWords[a.value as string] ?? a.name })) } : found
+    const rubWords =
+      name === 'wet_rub' && method.value?.key === 'ribbon_and_rub' ? limitSet.value?.rub_words : undefined
+    return rubWords
+      ? { ...found, answers: found.answers.map((a) => ({ ...a, name: rubWords[a.value as string] ?? a.name })) }
+      : found
   }
-  const stateWord = (name: string, value: unknown): string => test(name).answers.find((answer) => answer.value === value)?.name.toLowerCase() ?? ''
+  const stateWord = (name: string, value: unknown): string =>
+    test(name)
+      .answers.find((answer) => answer.value === value)
+      ?.name.toLowerCase() ?? ''
   /** What was answered, in words: a state, several, or a share. */
   const word = (name: string, value: unknown): string => {
     if (Array.isArray(value)) return value.map((one) => stateWord(name, one)).join(', ')

@@ -23,7 +23,8 @@ export function listenForBenchKeys(): void {
       // Enter presses a focused button, unless it is already chosen: then it goes on.
       const pressable = target.closest('button, a')
       if (event.key === ' ' && pressable) return
-      if (event.key === 'Enter' && pressable && !pressable.matches('[aria-pressed="true"], [aria-current="step"]')) return
+      if (event.key === 'Enter' && pressable && !pressable.matches('[aria-pressed="true"], [aria-current="step"]'))
+        return
       if (handlers.some((handler) => handler(event.key))) event.preventDefault()
     },
     { capture: true },

@@ -23,7 +23,12 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   const router = useRouter()
   const bench = useBench()
   const reading = computed(() => bench.reading.value!)
-  const index = computed(() => Math.max(steps.value.findIndex(({ id }) => id === bench.step.value), 0))
+  const index = computed(() =>
+    Math.max(
+      steps.value.findIndex(({ id }) => id === bench.step.value),
+      0,
+    ),
+  )
   const before = computed(() => steps.value[index.value - 1])
   // Where the key has ended early, at sand or loamy sand, the next step is to assign.
   const ended = computed(() => bench.step.value === reading.value.ended_at)

@@ -31,7 +31,12 @@ export function useReading(id: number) {
   const typed = ref('')
   const pending = shallowRef<{ name: string; keep: () => boolean } | null>(null)
 
-  onScopeDispose(show(readingRecord(id), { version: () => reading.value?.version ?? 0, onRefused: (problem, write) => (refused.value = { problem, write }) }))
+  onScopeDispose(
+    show(readingRecord(id), {
+      version: () => reading.value?.version ?? 0,
+      onRefused: (problem, write) => (refused.value = { problem, write }),
+    }),
+  )
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
   const base = `/api/readings/${id}`
@@ -39,7 +44,8 @@ export function useReading(id: number) {
     refused.value = null
     outbox.value?.add(w)
   }
-  const place = (body: Record<string, unknown>) => write({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
+  const place = (body: Record<string, unknown>) =>
+    write({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
 
   return {
     query,
@@ -50,34 +56,55 @@ export function useReading(id: number) {
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {
-      const path = words.value.keys.find(({ id: key }) => key === reading.value?.method.key)?.steps.map((step) => step.id) ?? []
+      const path =
+        words.value.keys.find(({ id: key }) => key === reading.value?.method.key)?.steps.map((step) => step.id) ?? []
       return [localStep.value, reading.value?.step].find((step) => step && path.includes(step)) ?? path[0] ?? 'prepare'
     }),
     unit: computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm'),
     /** What stands, as the server says, and over it the answers that are still on their way, as they were pressed. */
     observations: computed<Record<string, unknown>>(() => {
-      const merged = { ...(reading.value?.observations as Record<string, unknown> | undefined), ...outbox.value?.answers.value }
+      const merged = {
+        ...(reading.value?.observations as Record<string, unknown> | undefined),
+        ...outbox.value?.answers.value,
+      }
       return Object.fromEntries(Object.entries(merged).filter(([, value]) => value !== null))
     }),
     /** Ribbons that are on their way. */
     coming: computed(() =>
-      (outbox.value?.queue.value ?? []).filter(({ method, label }) => method === 'POST' && label === 'ribbons').map(({ body }) => body as RibbonEntry),
+      (outbox.value?.queue.value ?? [])
+        .filter(({ method, label }) => method === 'POST' && label === 'ribbons')
+        .map(({ body }) => body as RibbonEntry),
     ),
     answer: (name: string, value: unknown) =>
-      write({ method: 'PATCH', path: base, body: { answers: { [name]: value } }, answers: { [name]: value }, label: name }),
+      write({
+        method: 'PATCH',
+        path: base,
+        body: { answers: { [name]: value } },
+        answers: { [name]: value },
+        label: name,
+      }),
     moisture: (value: string) =>
       write({ method: 'PATCH', path: base, body: { moisture_answer: value }, label: 'moisture' }),
     change: (body: Record<string, unknown>) => write({ method: 'PATCH', path: base, body, label: 'method' }),
-    addRibbon: (ribbon: RibbonEntry) => write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
+    addRibbon: (ribbon: RibbonEntry) =>
+      write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
     correctRibbon: (ribbon: number, entry: RibbonEntry) =>
       write({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
-    takeBackRibbon: (ribbon: number) => write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
+    takeBackRibbon: (ribbon: number) =>
+      write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
     assign: ({ code, added }: Pick<Schemas['Offer'], 'code' | 'added'>, reason?: string) =>
-      write({ method: 'POST', path: `${base}/assignments`, body: { code, ...added, ...(reason ? { reason } : {}) }, label: 'class' }),
+      write({
+        method: 'POST',
+        path: `${base}/assignments`,
+        body: { code, ...added, ...(reason ? { reason } : {}) },
+        label: 'class',
+      }),
     /** The test that is open at the step More. */
     test,
-    expect: (code: string | null) => write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
-    keepBoth: (rule: string, reason: string | null) => write({ method: 'PATCH', path: base, body: { kept: { rule, reason } }, label: 'kept' }),
+    expect: (code: string | null) =>
+      write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
+    keepBoth: (rule: string, reason: string | null) =>
+      write({ method: 'PATCH', path: base, body: { kept: { rule, reason } }, label: 'kept' }),
     typed,
     pending,
     goTo: (step: string, open?: string) => {
@@ -91,7 +118,9 @@ export function useReading(id: number) {
     },
     resolve: (choice: 'mine' | 'theirs') => outbox.value?.resolve(choice),
     dismiss: () => (refused.value = null),
-    sentence: computed(() => (refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined)),
+    sentence: computed(() =>
+      refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined,
+    ),
   }
 }
 

@@ -19,7 +19,9 @@ export function useStepSummaries() {
       return mean === undefined ? (given.ribbon_forms === false ? 'none' : '') : `${show(mean)} ${bench.unit.value}`
     }
     const answered = [...step.tests, ...step.noticed].filter((name) => given[name] !== undefined)
-    return answered.length > 2 ? `${answered.length} answers` : answered.map((name) => word(name, given[name])).join(', ')
+    return answered.length > 2
+      ? `${answered.length} answers`
+      : answered.map((name) => word(name, given[name])).join(', ')
   }
 
   return { words, steps: computed(() => steps.value.map((step) => ({ ...step, said: said(step) }))) }

@@ -13,7 +13,11 @@ export function useWorkingClock() {
   })
   const now = useNow({ interval: 1000 })
   const kept = computed(() => bench.observations.value.working_minutes as number | undefined)
-  const minutes = computed(() => (running.value ? running.value.base + Math.max(now.value.getTime() - running.value.since, 0) / MS_PER_MINUTE : (kept.value ?? 0)))
+  const minutes = computed(() =>
+    running.value
+      ? running.value.base + Math.max(now.value.getTime() - running.value.since, 0) / MS_PER_MINUTE
+      : (kept.value ?? 0),
+  )
   const tenths = (value: number): number => Math.round(value * 10) / 10
 
   return {

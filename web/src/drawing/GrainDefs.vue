@@ -10,14 +10,24 @@ const SCALES = [
   { fine: true, scale: 0.55 },
 ]
 const patterns = computed(() =>
-  props.names.flatMap((name) => (name.middle ? SCALES.map(({ fine, scale }) => ({ id: grainId(name, fine), scale, ...tile(name.middle!) })) : [])),
+  props.names.flatMap((name) =>
+    name.middle ? SCALES.map(({ fine, scale }) => ({ id: grainId(name, fine), scale, ...tile(name.middle!) })) : [],
+  ),
 )
 </script>
 
 <template>
   <svg width="0" height="0" class="absolute" aria-hidden="true">
     <defs>
-      <pattern v-for="p in patterns" :id="p.id" :key="p.id" :width="TILE" :height="TILE" patternUnits="userSpaceOnUse" :patternTransform="`scale(${p.scale})`">
+      <pattern
+        v-for="p in patterns"
+        :id="p.id"
+        :key="p.id"
+        :width="TILE"
+        :height="TILE"
+        patternUnits="userSpaceOnUse"
+        :patternTransform="`scale(${p.scale})`"
+      >
         <path class="g-clay" :d="p.lines" />
         <path class="g-silt" :d="p.dashes" />
         <path class="g-sand" :d="p.dots" />

@@ -29,13 +29,26 @@ const open = computed(() => props.classes.filter(({ code }) => props.possible.in
 const named = computed(() => props.classes.filter(({ code }) => props.outcomes?.includes(code)))
 const outlines = computed(() => props.lines ?? props.classes.flatMap(({ regions }) => regions))
 // Each run of compositions is a bar one percent of clay high.
-const soft = computed(() => (props.region?.runs ?? []).map(([clay, from, to]) => `M${points(f.value, [[from! - 0.5, clay! - 0.5], [to! + 0.5, clay! - 0.5], [to! + 0.5, clay! + 0.5], [from! - 0.5, clay! + 0.5]]).replaceAll(' ', 'L')}Z`).join(''))
+const soft = computed(() =>
+  (props.region?.runs ?? [])
+    .map(
+      ([clay, from, to]) =>
+        `M${points(f.value, [
+          [from! - 0.5, clay! - 0.5],
+          [to! + 0.5, clay! - 0.5],
+          [to! + 0.5, clay! + 0.5],
+          [from! - 0.5, clay! + 0.5],
+        ]).replaceAll(' ', 'L')}Z`,
+    )
+    .join(''),
+)
 const given = computed(() => props.classes.find(({ code }) => code === props.assigned))
 const label = computed(() => {
   const list = (found: Naming[]) => found.map(({ name }) => name).join(', ')
   const parts = [`Texture triangle. Possible: ${list(open.value)}.`]
   if (named.value.length) parts.push(`The key names: ${list(named.value)}.`)
-  if (props.region) parts.push(`The estimate's ${props.region.percent} % region covers ${props.region.area_percent} % of the triangle.`)
+  if (props.region)
+    parts.push(`The estimate's ${props.region.percent} % region covers ${props.region.area_percent} % of the triangle.`)
   if (given.value) parts.push(`Assigned: ${given.value.name}.`)
   return parts.join(' ')
 })
@@ -51,13 +64,25 @@ const titles = computed(() => {
       const polygon = regions.find((region) => widthAt(f.value, region, middle.clay) > 0) ?? regions[0]!
       const [x, y] = at(f.value, middle.sand, middle.clay)
       const words = name.split(' ')
-      const lines = name.includes(', ') ? [name.replace(/, .*/, ','), name.replace(/.*, /, '')] : words.length === 3 ? [words[0]!, `${words[1]} ${words[2]}`] : words
+      const lines = name.includes(', ')
+        ? [name.replace(/, .*/, ','), name.replace(/.*, /, '')]
+        : words.length === 3
+          ? [words[0]!, `${words[1]} ${words[2]}`]
+          : words
       const needed = Math.max(...lines.map((line) => line.length)) * 10 + 8
-      if (widthAt(f.value, polygon, middle.clay) >= needed) return { code, x, y: y - (lines.length - 1) * 10, lines, anchor: 'middle', from: null }
+      if (widthAt(f.value, polygon, middle.clay) >= needed)
+        return { code, x, y: y - (lines.length - 1) * 10, lines, anchor: 'middle', from: null }
       const right = f.value.x + f.value.side * (0.5 + (y - f.value.y) / f.value.height / 2) + 58
       const top = Math.max(y - (lines.length - 1) * 10, free)
       free = top + lines.length * 20 + 4
-      return { code, x: right, y: top, lines, anchor: 'start', from: { x: x + widthAt(f.value, polygon, middle.clay) / 2 - 10, y } }
+      return {
+        code,
+        x: right,
+        y: top,
+        lines,
+        anchor: 'start',
+        from: { x: x + widthAt(f.value, polygon, middle.clay) / 2 - 10, y },
+      }
     })
 })
 const ticks = computed(() =>
@@ -73,39 +98,98 @@ const ticks = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label" class="block">
+  <svg
+    :viewBox="`0 0 ${width} ${height}`"
+    :width="width"
+    :height="height"
+    :role="$slots.default ? 'group' : 'img'"
+    :aria-label="label"
+    class="block"
+  >
     <defs>
-      <clipPath :id="`${id}-open`"><template v-for="c in open" :key="c.code"><polygon v-for="(r, i) in c.regions" :key="i" :points="points(f, r)" /></template></clipPath>
+      <clipPath :id="`${id}-open`">
+        <template v-for="c in open" :key="c.code">
+          <polygon v-for="(r, i) in c.regions" :key="i" :points="points(f, r)" />
+        </template>
+      </clipPath>
       <clipPath :id="`${id}-all`"><polygon :points="corners(f)" /></clipPath>
     </defs>
     <polygon class="ground" :points="corners(f)" />
-    <template v-for="c in open" :key="`${c.code}-wash`"><polygon v-for="(r, i) in c.regions" :key="i" class="wash close-in" :points="points(f, r)" /></template>
+    <template v-for="c in open" :key="`${c.code}-wash`">
+      <polygon v-for="(r, i) in c.regions" :key="i" class="wash close-in" :points="points(f, r)" />
+    </template>
     <g opacity="0.3">
-      <path class="g-clay" :d="grains.lines" /><path class="g-silt" :d="grains.dashes" /><path class="g-sand" :d="grains.dots" />
+      <path class="g-clay" :d="grains.lines" />
+      <path class="g-silt" :d="grains.dashes" />
+      <path class="g-sand" :d="grains.dots" />
     </g>
     <g :clip-path="`url(#${id}-open)`">
-      <path class="g-clay" :d="grains.lines" /><path class="g-silt" :d="grains.dashes" /><path class="g-sand" :d="grains.dots" />
+      <path class="g-clay" :d="grains.lines" />
+      <path class="g-silt" :d="grains.dashes" />
+      <path class="g-sand" :d="grains.dots" />
     </g>
     <g v-if="region" :clip-path="`url(#${id}-all)`"><path class="estimate close-in" :d="soft" /></g>
-    <polygon v-for="(line, i) in outlines" :key="`line-${i}`" class="inked" style="stroke-width: 0.8" :points="points(f, line)" />
-    <template v-for="c in open" :key="`${c.code}-open`"><polygon v-for="(r, i) in c.regions" :key="i" class="inked" :points="points(f, r)" /></template>
-    <template v-for="c in named" :key="`${c.code}-key`"><polygon v-for="(r, i) in c.regions" :key="i" class="key-region" :points="points(f, r)" /></template>
-    <template v-if="given"><polygon v-for="(r, i) in given.regions" :key="i" class="assigned-region" :points="points(f, r)" /></template>
+    <polygon
+      v-for="(line, i) in outlines"
+      :key="`line-${i}`"
+      class="inked"
+      style="stroke-width: 0.8"
+      :points="points(f, line)"
+    />
+    <template v-for="c in open" :key="`${c.code}-open`">
+      <polygon v-for="(r, i) in c.regions" :key="i" class="inked" :points="points(f, r)" />
+    </template>
+    <template v-for="c in named" :key="`${c.code}-key`">
+      <polygon v-for="(r, i) in c.regions" :key="i" class="key-region" :points="points(f, r)" />
+    </template>
+    <template v-if="given">
+      <polygon v-for="(r, i) in given.regions" :key="i" class="assigned-region" :points="points(f, r)" />
+    </template>
     <polygon class="inked" style="stroke-width: 2.5" :points="corners(f)" />
     <g v-for="t in ticks" :key="t.percent">
-      <path class="hair" :d="`M${t.clay[0]} ${t.clay[1]}h-8M${t.sand[0]} ${t.sand[1]}l4 7M${t.silt[0]} ${t.silt[1]}l4 -7`" />
-      <text class="pencil" font-size="18" text-anchor="end" :x="t.clay[0] - 12" :y="t.clay[1] + 6">{{ t.percent }}</text>
-      <text class="pencil" font-size="18" text-anchor="middle" :x="t.sand[0] + 8" :y="t.sand[1] + 24">{{ t.percent }}</text>
+      <path
+        class="hair"
+        :d="`M${t.clay[0]} ${t.clay[1]}h-8M${t.sand[0]} ${t.sand[1]}l4 7M${t.silt[0]} ${t.silt[1]}l4 -7`"
+      />
+      <text class="pencil" font-size="18" text-anchor="end" :x="t.clay[0] - 12" :y="t.clay[1] + 6">
+        {{ t.percent }}
+      </text>
+      <text class="pencil" font-size="18" text-anchor="middle" :x="t.sand[0] + 8" :y="t.sand[1] + 24">
+        {{ t.percent }}
+      </text>
       <text class="pencil" font-size="18" :x="t.silt[0] + 8" :y="t.silt[1] - 6">{{ t.percent }}</text>
     </g>
     <template v-if="axes">
-      <text font-size="18" font-weight="640" text-anchor="middle" :transform="`translate(${f.x + f.side * 0.25 - 38} ${f.y + f.height / 2 - 12}) rotate(-60)`">clay %</text>
-      <text font-size="18" font-weight="640" text-anchor="middle" :transform="`translate(${f.x + f.side * 0.64 + 40} ${f.y + f.height * 0.28 - 14}) rotate(60)`">silt %</text>
-      <text font-size="18" font-weight="640" text-anchor="middle" :x="f.x + f.side / 2" :y="f.y + f.height + 42">sand %</text>
+      <text
+        font-size="18"
+        font-weight="640"
+        text-anchor="middle"
+        :transform="`translate(${f.x + f.side * 0.25 - 38} ${f.y + f.height / 2 - 12}) rotate(-60)`"
+      >
+        clay %
+      </text>
+      <text
+        font-size="18"
+        font-weight="640"
+        text-anchor="middle"
+        :transform="`translate(${f.x + f.side * 0.64 + 40} ${f.y + f.height * 0.28 - 14}) rotate(60)`"
+      >
+        silt %
+      </text>
+      <text font-size="18" font-weight="640" text-anchor="middle" :x="f.x + f.side / 2" :y="f.y + f.height + 42">
+        sand %
+      </text>
     </template>
     <g v-for="t in titles" :key="`${t.code}-name`">
       <path v-if="t.from" class="hair" :d="`M${t.from.x} ${t.from.y}L${t.x - 4} ${t.y}`" />
-      <text :class="t.from ? 'halo' : 'halo-wash'" font-size="20" font-weight="800" :text-anchor="t.anchor" :x="t.x" :y="t.y">
+      <text
+        :class="t.from ? 'halo' : 'halo-wash'"
+        font-size="20"
+        font-weight="800"
+        :text-anchor="t.anchor"
+        :x="t.x"
+        :y="t.y"
+      >
         <tspan v-for="(line, i) in t.lines" :key="line" :x="t.x" :dy="i ? 20 : 6">{{ line }}</tspan>
       </text>
     </g>

@@ -8,7 +8,12 @@ const FIGURES: Figures = { ...CONSISTENCE, ...GRAINS, ...RIBBONS }
 
 /** Drawings that mean their size: rolls, wires and grains. They are shown unscaled, at the screen's own mm. */
 const AT_TRUE_SIZE: Record<string, (pxPerMm: number) => Record<string, Part[]>> = {
-  plasticity: (px) => ({ non: [hair('M12 36h20M40 36h14M62 36h18M88 36h20')], slightly: roll(6, px), moderately: roll(4, px), very: roll(2, px) }),
+  plasticity: (px) => ({
+    non: [hair('M12 36h20M40 36h14M62 36h18M88 36h20')],
+    slightly: roll(6, px),
+    moderately: roll(4, px),
+    very: roll(2, px),
+  }),
   finest_wire_mm: (px) => ({ ...CONSISTENCE.finest_wire_mm, '7': roll(7, px), '3': roll(3, px) }),
   sand_grade: sandGrades,
 }

@@ -24,7 +24,12 @@ describe('triangle', () => {
 })
 
 describe('a place in the triangle', () => {
-  it.each([[40, 20], [0, 100], [100, 0], [0, 0]])('is %i sand, %i clay again', (sand, clay) => {
+  it.each([
+    [40, 20],
+    [0, 100],
+    [100, 0],
+    [0, 0],
+  ])('is %i sand, %i clay again', (sand, clay) => {
     const f = frame(420, 10)
     expect(under(f, ...at(f, sand, clay))).toEqual({ sand, clay })
   })
@@ -36,7 +41,11 @@ describe('a place in the triangle', () => {
 })
 
 describe('scale', () => {
-  it.each([[130, 600, 46, 10], [40, 600, 46, 5], [12, 600, 46, 1]])('labels %i cm on %i px every %i px at most', (span, px, room, step) => {
+  it.each([
+    [130, 600, 46, 10],
+    [40, 600, 46, 5],
+    [12, 600, 46, 1],
+  ])('labels %i cm on %i px every %i px at most', (span, px, room, step) => {
     expect(niceStep(span, px, room)).toBe(step)
   })
   it('moves labels apart and back into the room', () => {
@@ -56,9 +65,12 @@ describe('land', () => {
 // WCAG 2.2: contrast is (L1 + 0.05)/(L2 + 0.05) of relative luminances.
 describe('tokens', () => {
   const css = readFileSync(new URL('../style/tokens.css', import.meta.url), 'utf8')
-  const theme = (block: string) => Object.fromEntries([...block.matchAll(/--([\w-]+): (#\w{6})/g)].map(([, name, value]) => [name!, value!]))
+  const theme = (block: string) =>
+    Object.fromEntries([...block.matchAll(/--([\w-]+): (#\w{6})/g)].map(([, name, value]) => [name!, value!]))
   const luminance = (hex: string) => {
-    const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255).map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4))
+    const [r, g, b] = [1, 3, 5]
+      .map((i) => parseInt(hex.slice(i, i + 2), 16) / 255)
+      .map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4))
     return 0.2126 * r! + 0.7152 * g! + 0.0722 * b!
   }
   const contrast = (a: string, b: string) => {
@@ -66,9 +78,29 @@ describe('tokens', () => {
     return (x! + 0.05) / (y! + 0.05)
   }
   const [light, dusk] = css.split('[data-theme').map(theme)
-  const pairs = [['ink', 'paper'], ['ink', 'leaf'], ['ink', 'sunk'], ['ink', 'warn'], ['ink', 'wash'], ['pencil', 'paper'], ['pencil', 'leaf'], ['lit-ink', 'lit'], ['on-ink', 'ink'], ['iron', 'paper'], ['on-ink', 'iron']]
+  const pairs = [
+    ['ink', 'paper'],
+    ['ink', 'leaf'],
+    ['ink', 'sunk'],
+    ['ink', 'warn'],
+    ['ink', 'wash'],
+    ['pencil', 'paper'],
+    ['pencil', 'leaf'],
+    ['lit-ink', 'lit'],
+    ['on-ink', 'ink'],
+    ['iron', 'paper'],
+    ['on-ink', 'iron'],
+  ]
 
-  it.each(pairs.flatMap(([text, ground]) => [['light', light!, text!, ground!], ['dusk', dusk!, text!, ground!]] as const))('keeps 7:1 in %s', (_, tokens, text, ground) => {
+  it.each(
+    pairs.flatMap(
+      ([text, ground]) =>
+        [
+          ['light', light!, text!, ground!],
+          ['dusk', dusk!, text!, ground!],
+        ] as const,
+    ),
+  )('keeps 7:1 in %s', (_, tokens, text, ground) => {
     expect(contrast(tokens[text]!, tokens[ground]!)).toBeGreaterThanOrEqual(7)
   })
 })

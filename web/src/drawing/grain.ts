@@ -23,7 +23,10 @@ const places: Place[] = (() => {
     let farthest = -1
     for (let i = 0; i < CANDIDATES; i++) {
       const place = { x: random() * TILE, y: random() * TILE, turn: random() - 0.5, size: random() }
-      const nearest = Math.min(...chosen.map((other) => around(other.x, place.x) ** 2 + around(other.y, place.y) ** 2), 1e9)
+      const nearest = Math.min(
+        ...chosen.map((other) => around(other.x, place.x) ** 2 + around(other.y, place.y) ** 2),
+        1e9,
+      )
       if (nearest > farthest) {
         farthest = nearest
         best = place
@@ -63,12 +66,17 @@ export function tile(composition: Composition): { dots: string; dashes: string; 
   for (const { x, y, size } of places.slice(0, count.dots)) {
     const r = tenth(1.1 + size)
     for (const dx of shifts(x, r))
-      for (const dy of shifts(y, r)) dots += `M${tenth(x + dx - r)} ${tenth(y + dy)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`
+      for (const dy of shifts(y, r))
+        dots += `M${tenth(x + dx - r)} ${tenth(y + dy)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`
   }
   return { dots, dashes, lines }
 }
 
-const shifts = (at: number, reach: number): number[] => [0, ...(at < reach ? [TILE] : []), ...(at > TILE - reach ? [-TILE] : [])]
+const shifts = (at: number, reach: number): number[] => [
+  0,
+  ...(at < reach ? [TILE] : []),
+  ...(at > TILE - reach ? [-TILE] : []),
+]
 
 type Named = { system?: string | null; code?: string | null }
 
@@ -77,4 +85,5 @@ export const grainId = ({ system, code }: Named, fine = false): string =>
   `grain-${system}-${code!.replace('+', '-heavy').replace(/-$/, '-light').replace('/', '-')}${fine ? '-fine' : ''}`
 
 /** The fill of a texture class, a field grade or a group, as defined by GrainDefs. */
-export const fillOf = (name: Named | null | undefined, fine = false): string => (name?.code ? `url(#${grainId(name, fine)})` : 'none')
+export const fillOf = (name: Named | null | undefined, fine = false): string =>
+  name?.code ? `url(#${grainId(name, fine)})` : 'none'

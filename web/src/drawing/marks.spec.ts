@@ -26,7 +26,12 @@ describe('a ribbon', () => {
 describe('the triangle', () => {
   it('knows how wide a region is at a height', () => {
     const f = frame(212, 6)
-    const clayLoam = [[45, 27], [20, 27], [20, 40], [45, 40]]
+    const clayLoam = [
+      [45, 27],
+      [20, 27],
+      [20, 40],
+      [45, 40],
+    ]
     expect(widthAt(f, clayLoam, 33)).toBeCloseTo((25 / 100) * f.side)
   })
   it('draws each kind of grain where it belongs', () => {
@@ -57,7 +62,8 @@ describe('drawings of answers', () => {
     expect(figureOf('weather', 'fair')).toBeUndefined()
   })
   it('show grains at the size they have on this screen', () => {
-    const radius = (grade: string, pxPerMm: number) => Number(figureOf('sand_grade', grade, pxPerMm)![1]!.d.match(/a([\d.]+) /)![1])
+    const radius = (grade: string, pxPerMm: number) =>
+      Number(figureOf('sand_grade', grade, pxPerMm)![1]!.d.match(/a([\d.]+) /)![1])
     expect(radius('coarse', 4) / 4).toBeCloseTo(0.75 / 2)
     expect(radius('very_fine', 8)).toBeCloseTo(2 * radius('very_fine', 4))
   })

@@ -15,7 +15,10 @@ export function ribbonPath(x0: number, x1: number, y: number, thickness: number,
   const end = ended === 'folded' ? Math.max(x0, x1 - thickness * 0.9) : x1
   const count = Math.max(3, Math.round((end - x0) / 34))
   const edge = (offset: number) =>
-    Array.from({ length: count }, (_, i) => `${tenth(x0 + ((end - x0) * (i + 1)) / count)} ${tenth(y + offset + (random() - 0.5) * 1.8)}`)
+    Array.from(
+      { length: count },
+      (_, i) => `${tenth(x0 + ((end - x0) * (i + 1)) / count)} ${tenth(y + offset + (random() - 0.5) * 1.8)}`,
+    )
   const top = edge(-half)
   const bottom = edge(half).reverse()
   return `M${tenth(x0)} ${tenth(y - half)}L${top.join('L')}${ending(end, x1, y, half, ended)}L${bottom.join('L')}L${tenth(x0)} ${tenth(y + half)}Z`

@@ -1,6 +1,8 @@
 /** A linear scale from values to px. */
-export const linear = (from: number, to: number, start: number, end: number) => (value: number): number =>
-  start + ((value - from) / (to - from || 1)) * (end - start)
+export const linear =
+  (from: number, to: number, start: number, end: number) =>
+  (value: number): number =>
+    start + ((value - from) / (to - from || 1)) * (end - start)
 
 /** The step between labels that leaves at least `room` px for each: 1, 2, 5, 10, 20, 50 … */
 export function niceStep(span: number, pixels: number, room: number): number {

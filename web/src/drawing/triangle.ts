@@ -35,7 +35,12 @@ export function widthAt(f: Frame, polygon: number[][], clay: number): number {
   return Math.max(...crossings) - Math.min(...crossings)
 }
 
-export const corners = (f: Frame): string => points(f, [[0, 100], [100, 0], [0, 0]])
+export const corners = (f: Frame): string =>
+  points(f, [
+    [0, 100],
+    [100, 0],
+    [0, 0],
+  ])
 
 /** Grains over the whole triangle, the kind drawn by lot from the composition under each. */
 export function field(f: Frame, step: number): { dots: string; dashes: string; lines: string } {
@@ -55,7 +60,8 @@ export function field(f: Frame, step: number): { dots: string; dashes: string; l
       const [px, py] = [tenth(x), tenth(y)]
       if (lot < sand) dots += `M${px - 1.2} ${py}a1.2 1.2 0 1 0 2.4 0a1.2 1.2 0 1 0 -2.4 0`
       else if (lot < sand + silt) dashes += `M${tenth(x - 3)} ${py}h6`
-      else lines += `M${tenth(x - step * 0.6)} ${tenth(y - 1.2)}h${tenth(step * 1.2)}m${tenth(-step * 1.2)} 2.4h${tenth(step * 1.2)}`
+      else
+        lines += `M${tenth(x - step * 0.6)} ${tenth(y - 1.2)}h${tenth(step * 1.2)}m${tenth(-step * 1.2)} 2.4h${tenth(step * 1.2)}`
     }
   return { dots, dashes, lines }
 }

@@ -9,8 +9,22 @@ const sent = ref<Import | null>(null)
 const busy = ref(false)
 const trouble = ref('')
 const over = ref(false)
-const NOUNS: Record<string, string> = { sites: 'sites', profiles: 'profiles', horizons: 'horizons', samples: 'samples', findings: 'findings', readings: 'readings', ribbons: 'ribbons', photos: 'photos' }
-const counts = computed(() => Object.entries(sent.value?.counts ?? {}).filter(([name]) => NOUNS[name]).map(([name, count]) => `${count} ${NOUNS[name]}`).join(', '))
+const NOUNS: Record<string, string> = {
+  sites: 'sites',
+  profiles: 'profiles',
+  horizons: 'horizons',
+  samples: 'samples',
+  findings: 'findings',
+  readings: 'readings',
+  ribbons: 'ribbons',
+  photos: 'photos',
+}
+const counts = computed(() =>
+  Object.entries(sent.value?.counts ?? {})
+    .filter(([name]) => NOUNS[name])
+    .map(([name, count]) => `${count} ${NOUNS[name]}`)
+    .join(', '),
+)
 const table = computed(() => sent.value?.table ?? null)
 const share = computed(() => (sent.value?.total ? Math.round((100 * sent.value.done) / sent.value.total) : 0))
 const unit = computed(() => table.value?.unit ?? 'cm')
@@ -37,10 +51,14 @@ function picked(event: Event): void {
   void choose(input.files?.[0])
   input.value = ''
 }
-const map = (targets: (string | null)[], depthUnit: string) => attempt(() => request<Import>('PUT', `/api/imports/${sent.value!.id}/mapping`, { targets, unit: depthUnit }))
+const map = (targets: (string | null)[], depthUnit: string) =>
+  attempt(() => request<Import>('PUT', `/api/imports/${sent.value!.id}/mapping`, { targets, unit: depthUnit }))
 /** A meaning that another column had goes from there to here. */
 function setTarget(index: number, name: string): void {
-  void map(table.value!.targets.map((old, i) => (i === index ? name || null : old === name ? null : old)), unit.value)
+  void map(
+    table.value!.targets.map((old, i) => (i === index ? name || null : old === name ? null : old)),
+    unit.value,
+  )
 }
 const watcher = useIntervalFn(() => void look(), 300, { immediate: false })
 async function look(): Promise<void> {
@@ -63,44 +81,145 @@ async function run(): Promise<void> {
   <div class="min-h-dvh flex flex-col text-lg">
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex items-center gap-6">
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
-      <div><h1 class="text-3xl leading-tight">Import</h1><p class="text-pencil leading-tight">All of a file, or nothing of it</p></div>
+      <div>
+        <h1 class="text-3xl leading-tight">Import</h1>
+        <p class="text-pencil leading-tight">All of a file, or nothing of it</p>
+      </div>
     </header>
     <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-5 content-start max-w-6xl">
-      <label v-if="!sent" class="border-[2.5px] border-dashed border-ink p-6 grid grid-cols-[minmax(0,1fr)] gap-2 justify-items-start cursor-pointer focus-within:outline-3" :class="over ? 'bg-lit text-lit-ink' : 'bg-leaf'" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="choose($event.dataTransfer?.files[0])">
+      <label
+        v-if="!sent"
+        class="border-[2.5px] border-dashed border-ink p-6 grid grid-cols-[minmax(0,1fr)] gap-2 justify-items-start cursor-pointer focus-within:outline-3"
+        :class="over ? 'bg-lit text-lit-ink' : 'bg-leaf'"
+        @dragover.prevent="over = true"
+        @dragleave="over = false"
+        @drop.prevent="choose($event.dataTransfer?.files[0])"
+      >
         <span class="text-2xl font-extrabold">{{ busy ? 'Reading the file' : 'Choose a file, or drop it here' }}</span>
-        <span>A package or JSON that Grittle wrote; a table of horizons as CSV from any spreadsheet; or sites as GeoJSON points.</span>
-        <input type="file" class="text-lg max-w-full" accept=".zip,.json,.geojson,.csv,.txt,.tsv" aria-label="File to import" :disabled="busy" @change="picked" />
+        <span
+          >A package or JSON that Grittle wrote; a table of horizons as CSV from any spreadsheet; or sites as GeoJSON
+          points.</span
+        >
+        <input
+          type="file"
+          class="text-lg max-w-full"
+          accept=".zip,.json,.geojson,.csv,.txt,.tsv"
+          aria-label="File to import"
+          :disabled="busy"
+          @change="picked"
+        />
       </label>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
       <template v-if="sent">
         <section class="flex flex-wrap items-center gap-x-6 gap-y-2">
-          <div class="grow"><h2 class="text-2xl">{{ sent.name }}</h2><p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p></div>
+          <div class="grow">
+            <h2 class="text-2xl">{{ sent.name }}</h2>
+            <p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p>
+          </div>
           <button v-if="sent.state !== 'running'" type="button" class="key" @click="sent = null">Another file</button>
-          <button v-if="sent.state === 'checked'" type="button" class="key key-main" :disabled="busy || sent.problem_count > 0" @click="run">Import everything</button>
+          <button
+            v-if="sent.state === 'checked'"
+            type="button"
+            class="key key-main"
+            :disabled="busy || sent.problem_count > 0"
+            @click="run"
+          >
+            Import everything
+          </button>
           <RouterLink v-if="sent.state === 'done'" class="key key-main" to="/">To the fieldbook</RouterLink>
         </section>
         <div v-if="sent.state === 'running' || sent.state === 'done'" role="status">
-          <p class="font-semibold">{{ sent.state === 'done' ? `Imported: ${sent.done} of ${sent.total} rows.` : `${sent.done} of ${sent.total} rows` }}</p>
+          <p class="font-semibold">
+            {{
+              sent.state === 'done'
+                ? `Imported: ${sent.done} of ${sent.total} rows.`
+                : `${sent.done} of ${sent.total} rows`
+            }}
+          </p>
           <progress class="w-full h-5" :value="share" max="100" aria-label="Imported">{{ share }} %</progress>
         </div>
         <p v-if="sent.failure" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ sent.failure }}</p>
         <section v-if="table && sent.state === 'checked'" aria-labelledby="columns-title" class="grid gap-2">
-          <div class="flex flex-wrap items-center gap-4"><h2 id="columns-title" class="text-2xl grow">What the columns are</h2>
-            <label class="flex items-center gap-2 font-semibold">Depths in<select class="field !w-auto !min-h-11" :value="unit" @change="map(table.targets, ($event.target as HTMLSelectElement).value)"><option v-for="u in table.units" :key="u">{{ u }}</option></select></label>
+          <div class="flex flex-wrap items-center gap-4">
+            <h2 id="columns-title" class="text-2xl grow">What the columns are</h2>
+            <label class="flex items-center gap-2 font-semibold"
+              >Depths in<select
+                class="field !w-auto !min-h-11"
+                :value="unit"
+                @change="map(table.targets, ($event.target as HTMLSelectElement).value)"
+              >
+                <option v-for="u in table.units" :key="u">{{ u }}</option>
+              </select></label
+            >
           </div>
-          <div class="overflow-x-auto border-2 border-ink bg-leaf" tabindex="0" role="group" aria-label="First rows of the file">
+          <div
+            class="overflow-x-auto border-2 border-ink bg-leaf"
+            tabindex="0"
+            role="group"
+            aria-label="First rows of the file"
+          >
             <table class="text-base border-collapse">
-              <thead><tr><th v-for="(heading, i) in table.headings" :key="i" scope="col" class="text-left p-2 align-bottom border-b-2 border-ink"><span class="block pb-1">{{ heading || 'no heading' }}</span>
-                <select class="field !min-h-11 !text-base !w-44" :aria-label="`Meaning of ${heading || `column ${i + 1}`}`" :value="table.targets[i] ?? ''" @change="setTarget(i, ($event.target as HTMLSelectElement).value)"><option value="">Leave it out</option><option v-for="n in table.names" :key="n.value" :value="n.value">{{ n.name }}</option></select></th></tr></thead>
-              <tbody><tr v-for="(row, r) in table.rows" :key="r" class="border-t border-rule"><td v-for="(_, i) in table.headings" :key="i" class="p-2 max-w-56 truncate" :class="table.targets[i] ? '' : 'text-pencil line-through'">{{ row[i] }}</td></tr></tbody>
+              <thead>
+                <tr>
+                  <th
+                    v-for="(heading, i) in table.headings"
+                    :key="i"
+                    scope="col"
+                    class="text-left p-2 align-bottom border-b-2 border-ink"
+                  >
+                    <span class="block pb-1">{{ heading || 'no heading' }}</span>
+                    <select
+                      class="field !min-h-11 !text-base !w-44"
+                      :aria-label="`Meaning of ${heading || `column ${i + 1}`}`"
+                      :value="table.targets[i] ?? ''"
+                      @change="setTarget(i, ($event.target as HTMLSelectElement).value)"
+                    >
+                      <option value="">Leave it out</option>
+                      <option v-for="n in table.names" :key="n.value" :value="n.value">{{ n.name }}</option>
+                    </select>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(row, r) in table.rows" :key="r" class="border-t border-rule">
+                  <td
+                    v-for="(_, i) in table.headings"
+                    :key="i"
+                    class="p-2 max-w-56 truncate"
+                    :class="table.targets[i] ? '' : 'text-pencil line-through'"
+                  >
+                    {{ row[i] }}
+                  </td>
+                </tr>
+              </tbody>
             </table>
           </div>
-          <p class="text-pencil">Sites and profiles are made by their names in the file; what is in the fieldbook already is not touched.</p>
+          <p class="text-pencil">
+            Sites and profiles are made by their names in the file; what is in the fieldbook already is not touched.
+          </p>
         </section>
         <section v-if="sent.problem_count" aria-labelledby="problems-title">
           <h2 id="problems-title" class="text-2xl">{{ sent.problem_count }} to mend before anything is imported</h2>
-          <p class="text-pencil">Change the file and choose it again, or leave a column out.<template v-if="sent.problem_count > sent.problems.length"> The first {{ sent.problems.length }} are named.</template></p>
-          <ol class="mt-2 border-t-[1.5px] border-ink max-h-[50vh] overflow-y-auto" tabindex="0" aria-label="Problems in the file"><li v-for="(p, i) in sent.problems" :key="i" class="grid desk:grid-cols-[12rem_1fr] border-b border-rule py-1"><b>{{ p.place }}</b><span>{{ p.sentence }}</span></li></ol>
+          <p class="text-pencil">
+            Change the file and choose it again, or leave a column out.<template
+              v-if="sent.problem_count > sent.problems.length"
+            >
+              The first {{ sent.problems.length }} are named.</template
+            >
+          </p>
+          <ol
+            class="mt-2 border-t-[1.5px] border-ink max-h-[50vh] overflow-y-auto"
+            tabindex="0"
+            aria-label="Problems in the file"
+          >
+            <li
+              v-for="(p, i) in sent.problems"
+              :key="i"
+              class="grid desk:grid-cols-[12rem_1fr] border-b border-rule py-1"
+            >
+              <b>{{ p.place }}</b><span>{{ p.sentence }}</span>
+            </li>
+          </ol>
         </section>
         <p v-else-if="sent.state === 'checked'" class="border-l-8 border-reed pl-3">Nothing is wrong in it.</p>
       </template>

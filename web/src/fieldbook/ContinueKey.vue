@@ -8,9 +8,16 @@ defineEmits<{ go: [] }>()
 </script>
 
 <template>
-  <button type="button" class="grid grid-cols-[44px_1fr] gap-x-4 gap-y-3 text-left bg-lit text-lit-ink p-4 border-2 border-lit-line border-b-[6px] rounded-[5px] leading-snug" @click="$emit('go')">
+  <button
+    type="button"
+    class="grid grid-cols-[44px_1fr] gap-x-4 gap-y-3 text-left bg-lit text-lit-ink p-4 border-2 border-lit-line border-b-[6px] rounded-[5px] leading-snug"
+    @click="$emit('go')"
+  >
     <span class="col-span-2 text-3xl font-extrabold leading-none">Continue</span>
     <MiniColumn v-if="profile" :profile="profile" :height="104" :here="work.horizon_id" />
-    <span class="self-center" :class="profile ? '' : 'col-span-2'"><b class="block text-xl">{{ work.title }}</b>{{ work.detail }}</span>
+    <span class="self-center" :class="profile ? '' : 'col-span-2'"
+      ><b class="block text-xl">{{ work.title }}</b
+      >{{ work.detail }}</span
+    >
   </button>
 </template>

@@ -15,9 +15,24 @@ const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...par
 <template>
   <CautionNote name="exposure" />
   <TextField :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
-  <ChoiceField :model-value="model.kind" label="Exposure type" :options="words.exposures" @update:model-value="set({ kind: $event })" />
+  <ChoiceField
+    :model-value="model.kind"
+    label="Exposure type"
+    :options="words.exposures"
+    @update:model-value="set({ kind: $event })"
+  />
   <div class="grid desk:grid-cols-2 gap-4 items-start">
-    <TextField :model-value="model.hand" label="Textured by" :error="at('hand')" @update:model-value="set({ hand: $event })" />
-    <TextField :model-value="model.pen" label="Recorded by" :error="at('pen')" @update:model-value="set({ pen: $event })" />
+    <TextField
+      :model-value="model.hand"
+      label="Textured by"
+      :error="at('hand')"
+      @update:model-value="set({ hand: $event })"
+    />
+    <TextField
+      :model-value="model.pen"
+      label="Recorded by"
+      :error="at('pen')"
+      @update:model-value="set({ pen: $event })"
+    />
   </div>
 </template>

@@ -66,14 +66,26 @@ function addProfile(site: Site): void {
 <template>
   <PageState v-if="!sites.data.value" :error="sites.error.value" @retry="sites.refetch()" />
   <div v-else class="desk:grid desk:grid-cols-[292px_minmax(0,1fr)] min-h-dvh text-lg">
-    <aside aria-label="Start" class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink">
+    <aside
+      aria-label="Start"
+      class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink"
+    >
       <p class="flex items-center gap-3 text-4xl font-extrabold tracking-tight -ml-1"><MarkGrittle />Grittle</p>
-      <ContinueKey v-if="work.data.value?.work" :work="work.data.value.work" :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)" @go="goOn" />
+      <ContinueKey
+        v-if="work.data.value?.work"
+        :work="work.data.value.work"
+        :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)"
+        @go="goOn"
+      />
       <p v-else class="border-2 border-dashed border-rule p-4 text-pencil">Nothing is unfinished.</p>
       <button type="button" class="key min-h-[68px] text-2xl font-extrabold" @click="begin(null)">Quick reading</button>
       <p class="text-pencil -mt-2">A palmful from anywhere. It needs no site.</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <QuickReadings v-if="quick.data.value?.total" :readings="quick.data.value.readings" :total="quick.data.value.total" />
+      <QuickReadings
+        v-if="quick.data.value?.total"
+        :readings="quick.data.value.readings"
+        :total="quick.data.value.total"
+      />
       <RouterLink to="/triangle" class="key">Triangle</RouterLink>
       <RouterLink to="/tests" class="key">Tests</RouterLink>
       <div class="mt-auto pt-4 flex items-center justify-between gap-2 border-t-[1.5px] border-ink">
@@ -86,19 +98,40 @@ function addProfile(site: Site): void {
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
           <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
-          <p class="text-pencil mt-1.5">{{ list.length ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}` : searching ? 'No site found' : 'No site yet' }}</p>
+          <p class="text-pencil mt-1.5">
+            {{
+              list.length
+                ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}`
+                : searching
+                  ? 'No site found'
+                  : 'No site yet'
+            }}
+          </p>
         </div>
         <div class="flex flex-wrap gap-2">
-          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">Export</button>
+          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">
+            Export
+          </button>
           <RouterLink class="key" to="/import">Import</RouterLink>
           <button type="button" class="key" @click="siteDialog = 'new'">Add site</button>
         </div>
       </header>
       <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
-      <LandView v-if="list.length" :sites="list" :here="work.data.value?.work?.profile_id" @add-profile="profileSite = $event" @open="siteDialog = $event" />
-      <p v-else-if="searching" class="py-16 text-2xl font-extrabold text-center" role="status">Nothing in the fieldbook fits that.</p>
+      <LandView
+        v-if="list.length"
+        :sites="list"
+        :here="work.data.value?.work?.profile_id"
+        @add-profile="profileSite = $event"
+        @open="siteDialog = $event"
+      />
+      <p v-else-if="searching" class="py-16 text-2xl font-extrabold text-center" role="status">
+        Nothing in the fieldbook fits that.
+      </p>
       <div v-else class="grow grid place-content-center gap-4 text-center py-16">
-        <svg viewBox="0 0 300 190" width="300" class="mx-auto" aria-hidden="true"><path d="M0 30H110M190 30h110" class="inked" style="stroke-width: 4" /><path d="M118 30v150h64V30M118 70h64M118 120h64" class="undone" /></svg>
+        <svg viewBox="0 0 300 190" width="300" class="mx-auto" aria-hidden="true">
+          <path d="M0 30H110M190 30h110" class="inked" style="stroke-width: 4" />
+          <path d="M118 30v150h64V30M118 70h64M118 120h64" class="undone" />
+        </svg>
         <p class="text-2xl font-extrabold">No sites yet.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
         <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
@@ -106,10 +139,18 @@ function addProfile(site: Site): void {
       <nav v-if="sites.data.value.pages > 1" aria-label="Pages of sites" class="flex gap-2 mt-6 items-center">
         <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Previous</button>
         <span>{{ page }} of {{ sites.data.value.pages }}</span>
-        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">Next</button>
+        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">
+          Next
+        </button>
       </nav>
     </main>
-    <SiteDialog v-if="siteDialog" :site="siteDialog === 'new' ? null : siteDialog" @close="siteDialog = null" @made="siteSaved" @add-profile="addProfile" />
+    <SiteDialog
+      v-if="siteDialog"
+      :site="siteDialog === 'new' ? null : siteDialog"
+      @close="siteDialog = null"
+      @made="siteSaved"
+      @add-profile="addProfile"
+    />
     <ExportDialog v-if="exporting" of="fieldbook" name="the whole fieldbook" @close="exporting = false" />
     <ProfileDialog v-if="profileSite" :site="profileSite" @close="profileSite = null" />
   </div>

@@ -14,7 +14,9 @@ defineEmits<{ close: [] }>()
 const router = useRouter()
 const words = useWords()
 // Who works and how they measure rarely changes from pit to pit.
-const METHOD = Object.fromEntries(words.value.method.map(({ name, default: usual }) => [name, usual])) as Schemas['Method']
+const METHOD = Object.fromEntries(
+  words.value.method.map(({ name, default: usual }) => [name, usual]),
+) as Schemas['Method']
 const habits = useLocalStorage('grittle.habits', { hand: '', pen: '', ...METHOD }, { mergeDefaults: true })
 const form = ref({ name: `${props.site.name} ${props.site.profiles.length + 1}`, kind: 'pit', ...habits.value })
 const { saving, at, general, send } = useForm<Profile>()
@@ -23,7 +25,9 @@ const FIELDS = ['name', 'kind', 'hand', 'pen']
 async function save(): Promise<void> {
   const profile = await send('POST', `/api/sites/${props.site.id}/profiles`, form.value)
   if (!profile) return
-  habits.value = Object.fromEntries(Object.keys(habits.value).map((name) => [name, form.value[name as keyof typeof form.value]])) as typeof habits.value
+  habits.value = Object.fromEntries(
+    Object.keys(habits.value).map((name) => [name, form.value[name as keyof typeof form.value]]),
+  ) as typeof habits.value
   void router.push(`/profiles/${profile.id}`)
 }
 </script>
@@ -33,7 +37,11 @@ async function save(): Promise<void> {
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <ExposureFields :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
       <MethodFields :model-value="form" @update:model-value="form = { ...form, ...$event }" />
-      <ChoiceField v-model="form.unit" label="Lengths in" :options="words.units.map(({ value }) => ({ value, name: value }))" />
+      <ChoiceField
+        v-model="form.unit"
+        label="Lengths in"
+        :options="words.units.map(({ value }) => ({ value, name: value }))"
+      />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <button class="key key-main" type="submit" :disabled="saving">Open the profile</button>
     </form>

@@ -12,9 +12,14 @@ const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'num
     <h2 id="quick-title" class="text-xl">Quick readings</h2>
     <ul>
       <li v-for="r in readings.slice(0, SHOWN)" :key="r.id" class="border-b border-feint">
-        <RouterLink :to="`/readings/${r.id}`" class="flex justify-between items-center gap-3 min-h-14 no-underline leading-tight">
+        <RouterLink
+          :to="`/readings/${r.id}`"
+          class="flex justify-between items-center gap-3 min-h-14 no-underline leading-tight"
+        >
           <span class="font-semibold min-w-0">{{ r.label ?? `Of ${day(r.started_at)}` }}</span>
-          <span class="text-right shrink-0" :class="r.assigned ? '' : 'text-pencil'">{{ r.assigned?.name ?? 'no class yet' }}</span>
+          <span class="text-right shrink-0" :class="r.assigned ? '' : 'text-pencil'">{{
+            r.assigned?.name ?? 'no class yet'
+          }}</span>
         </RouterLink>
       </li>
     </ul>

@@ -20,14 +20,48 @@ function clear(): void {
 
 <template>
   <form role="search" class="flex flex-wrap gap-x-3 gap-y-2 items-end" @submit.prevent="set({ text })">
-    <label class="grid gap-0.5 text-base font-semibold grow basis-36 min-w-36">Search<input v-model="text" type="search" class="field !min-h-11 !text-base !px-2 w-full min-w-0" placeholder="Name, note, horizon, class" @input="later()" /></label>
-    <label class="grid gap-0.5 text-base font-semibold">Class<select class="field !min-h-11 !text-base !px-2 !w-36" :value="model.class" @change="set({ class: ($event.target as HTMLSelectElement).value })">
-      <option value="">Any</option>
-      <optgroup v-for="s in systems" :key="s.value" :label="s.name"><option v-for="c in classes(s.value)" :key="c.code" :value="`${s.value}:${c.code}`">{{ c.name }}</option></optgroup>
-    </select></label>
-    <label class="grid gap-0.5 text-base font-semibold">From<input type="date" class="field !min-h-11 !text-base !px-2 !w-38" :value="model.from" @change="set({ from: ($event.target as HTMLInputElement).value })" /></label>
-    <label class="grid gap-0.5 text-base font-semibold">To<input type="date" class="field !min-h-11 !text-base !px-2 !w-38" :value="model.to" @change="set({ to: ($event.target as HTMLInputElement).value })" /></label>
-    <button type="button" class="key key-desk" :aria-pressed="model.unfinished === '1'" @click="set({ unfinished: model.unfinished ? '' : '1' })">Unfinished</button>
+    <label class="grid gap-0.5 text-base font-semibold grow basis-36 min-w-36"
+      >Search<input
+        v-model="text"
+        type="search"
+        class="field !min-h-11 !text-base !px-2 w-full min-w-0"
+        placeholder="Name, note, horizon, class"
+        @input="later()"
+    /></label>
+    <label class="grid gap-0.5 text-base font-semibold"
+      >Class<select
+        class="field !min-h-11 !text-base !px-2 !w-36"
+        :value="model.class"
+        @change="set({ class: ($event.target as HTMLSelectElement).value })"
+      >
+        <option value="">Any</option>
+        <optgroup v-for="s in systems" :key="s.value" :label="s.name">
+          <option v-for="c in classes(s.value)" :key="c.code" :value="`${s.value}:${c.code}`">{{ c.name }}</option>
+        </optgroup>
+      </select></label
+    >
+    <label class="grid gap-0.5 text-base font-semibold"
+      >From<input
+        type="date"
+        class="field !min-h-11 !text-base !px-2 !w-38"
+        :value="model.from"
+        @change="set({ from: ($event.target as HTMLInputElement).value })"
+    /></label>
+    <label class="grid gap-0.5 text-base font-semibold"
+      >To<input
+        type="date"
+        class="field !min-h-11 !text-base !px-2 !w-38"
+        :value="model.to"
+        @change="set({ to: ($event.target as HTMLInputElement).value })"
+    /></label>
+    <button
+      type="button"
+      class="key key-desk"
+      :aria-pressed="model.unfinished === '1'"
+      @click="set({ unfinished: model.unfinished ? '' : '1' })"
+    >
+      Unfinished
+    </button>
     <button v-if="any" type="button" class="key key-desk" @click="clear">Show all</button>
   </form>
 </template>

@@ -17,7 +17,12 @@ const props = defineProps<{ site?: Site | null }>()
 const emit = defineEmits<{ close: []; made: [site: Site]; addProfile: [site: Site] }>()
 const words = useWords()
 const fields = computed(() => words.value.fields.site!)
-const form = ref({ name: props.site?.name ?? '', landform: props.site?.landform ?? '', note: props.site?.note ?? '', position: '' })
+const form = ref({
+  name: props.site?.name ?? '',
+  landform: props.site?.landform ?? '',
+  note: props.site?.note ?? '',
+  position: '',
+})
 const start = { ...form.value }
 const before = written(fields.value, props.site?.described)
 const described = ref({ ...before })
@@ -35,7 +40,9 @@ async function save(): Promise<void> {
   for (const field of ['landform', 'note']) if (own[field] === '') Object.assign(own, { [field]: null })
   if (!props.site) own.name = form.value.name
   const body = { ...own, described: changes(described.value, before) }
-  const site = props.site ? await send('PATCH', `/api/sites/${props.site.id}`, { ...body, version: props.site.version }) : await send('POST', '/api/sites', body)
+  const site = props.site
+    ? await send('PATCH', `/api/sites/${props.site.id}`, { ...body, version: props.site.version })
+    : await send('POST', '/api/sites', body)
   if (site) emit('made', site)
 }
 /** The mean of the receiver's fixes goes into the fields, to be seen before it is saved. */
@@ -44,7 +51,13 @@ async function locate(): Promise<void> {
   trouble.value = ''
   try {
     const here = await request<Schemas['Position']>('POST', '/api/positions/here', {})
-    described.value = { ...described.value, latitude: String(here.latitude), longitude: String(here.longitude), accuracy_m: String(here.accuracy_m ?? ''), elevation_m: String(here.elevation_m ?? '') }
+    described.value = {
+      ...described.value,
+      latitude: String(here.latitude),
+      longitude: String(here.longitude),
+      accuracy_m: String(here.accuracy_m ?? ''),
+      elevation_m: String(here.elevation_m ?? ''),
+    }
     form.value.position = ''
     said.value = `${here.text}: ${here.fixes} fixes, spread ${here.accuracy_m} m${here.refused ? `, ${here.refused} damaged ${here.refused === 1 ? 'sentence' : 'sentences'} refused` : ''}.`
   } catch (error) {
@@ -60,22 +73,42 @@ async function locate(): Promise<void> {
       <CautionNote name="site" />
       <TextField v-model="form.name" label="Name" :first="!site" :error="at('name')" />
       <ChoiceField v-model="form.landform" label="Landform position" :options="words.landforms" />
-      <TextField v-model="form.note" label="Note" :error="at('note')" hint="What grows there, how wet it is, what was done before" />
+      <TextField
+        v-model="form.note"
+        label="Note"
+        :error="at('note')"
+        hint="What grows there, how wet it is, what was done before"
+      />
       <div class="grid desk:grid-cols-[1fr_auto] gap-3 items-start">
-        <TextField v-model="form.position" label="Position" :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'" :error="at('position')" />
+        <TextField
+          v-model="form.position"
+          label="Position"
+          :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'"
+          :error="at('position')"
+        />
         <button type="button" class="key desk:mt-8" @click="locate"><LocateFixed aria-hidden="true" />Use GPS</button>
       </div>
       <p v-if="said" role="status" class="text-pencil">{{ said }}</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
       <FieldGroups v-model="described" :fields="fields" :error="fieldError" />
       <PhotoStrip v-if="site" of="site" :id="site.id" :photos="site.photos" :what="site.name" />
-      <FormConflict :form="sending" :labels="LABELS" :words="{ landform: words.landforms }" :fields="fields" @done="$event ? emit('made', $event) : emit('close')" />
+      <FormConflict
+        :form="sending"
+        :labels="LABELS"
+        :words="{ landform: words.landforms }"
+        :fields="fields"
+        @done="$event ? emit('made', $event) : emit('close')"
+      />
       <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">{{ site ? 'Save' : 'Add the site' }}</button>
+        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">
+          {{ site ? 'Save' : 'Add the site' }}
+        </button>
         <button v-if="site" class="key" type="button" @click="$emit('addProfile', site)">Add a profile</button>
         <RouterLink v-if="site" class="key" :to="`/sites/${site.id}`">All its profiles</RouterLink>
-        <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download>Package of this site</a>
+        <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download
+          >Package of this site</a
+        >
       </div>
     </form>
   </SheetDialog>

@@ -4,7 +4,8 @@ import { groundLine, layOut, standing } from './land'
 
 type Layer = ProfileSummary['horizons'][number]
 const horizon = (id: number, code?: string) => ({ id, designation: `H${id}`, code: code ?? null }) as Layer
-const profile = (...horizons: Layer[]) => ({ horizons, next_horizon_id: horizons.find(({ code }) => !code)?.id ?? null }) as ProfileSummary
+const profile = (...horizons: Layer[]) =>
+  ({ horizons, next_horizon_id: horizons.find(({ code }) => !code)?.id ?? null }) as ProfileSummary
 const site = (landform: string | null, ...profiles: ProfileSummary[]) => ({ landform, profiles }) as Site
 
 describe('the land', () => {
@@ -33,7 +34,9 @@ describe('the land', () => {
   })
 
   it('puts higher landforms on higher ground', () => {
-    const grounds = ['crest', 'upper_slope', 'mid_slope', 'lower_slope', 'drainage_line'].map((landform) => layOut([site(landform)], 400, 100, 40)[0]!.plots[0]!.ground)
+    const grounds = ['crest', 'upper_slope', 'mid_slope', 'lower_slope', 'drainage_line'].map(
+      (landform) => layOut([site(landform)], 400, 100, 40)[0]!.plots[0]!.ground,
+    )
     expect([...grounds].sort((a, b) => b - a)).toEqual(grounds)
   })
 

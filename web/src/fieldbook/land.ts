@@ -6,7 +6,18 @@ export type Row = { plots: Plot[]; width: number }
 
 /** px above the lowest ground, by landform: a drawing's height, and no survey's. */
 const HEIGHTS: Record<string, number> = {
-  crest: 84, shoulder: 77, upper_slope: 70, backslope: 58, mid_slope: 52, lower_slope: 36, foot: 22, toeslope: 16, terrace: 40, plain: 18, flat: 12, drainage_line: 0,
+  crest: 84,
+  shoulder: 77,
+  upper_slope: 70,
+  backslope: 58,
+  mid_slope: 52,
+  lower_slope: 36,
+  foot: 22,
+  toeslope: 16,
+  terrace: 40,
+  plain: 18,
+  flat: 12,
+  drainage_line: 0,
 }
 const UNKNOWN_HEIGHT = 24
 
@@ -28,7 +39,13 @@ export function layOut(sites: Site[], width: number, plotWidth: number, siteGap:
         rows.push(row)
         x = start
       } else x += gap
-      row.plots.push({ site, profile, first: i === 0 || row.plots.length === 0, x, ground: HEIGHTS[site.landform ?? ''] ?? UNKNOWN_HEIGHT })
+      row.plots.push({
+        site,
+        profile,
+        first: i === 0 || row.plots.length === 0,
+        x,
+        ground: HEIGHTS[site.landform ?? ''] ?? UNKNOWN_HEIGHT,
+      })
       x += plotWidth
       row.width = x
     })

@@ -4,17 +4,34 @@ import { createOutbox } from './outbox'
 
 const memory = () => {
   const kept = new Map<string, string>()
-  return { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) }
+  return {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+    removeItem: (k: string) => void kept.delete(k),
+  }
 }
 const reading = (version: number) => ({ id: 1, version }) as Reading
-const problem = (status: number, current?: Reading) => new ApiProblem({ type: 'about:blank', title: '', status, detail: 'no', current })
-const answer = (name: string) => ({ method: 'PATCH' as const, path: '/api/readings/1', body: { answers: { [name]: 1 } }, answers: { [name]: 1 }, label: name })
+const problem = (status: number, current?: Reading) =>
+  new ApiProblem({ type: 'about:blank', title: '', status, detail: 'no', current })
+const answer = (name: string) => ({
+  method: 'PATCH' as const,
+  path: '/api/readings/1',
+  body: { answers: { [name]: 1 } },
+  answers: { [name]: 1 },
+  label: name,
+})
 
 function outbox(send: (...call: unknown[]) => Promise<Reading>, store = memory()) {
   const calls: { body: Record<string, unknown>; key: string }[] = []
   const onRefused = vi.fn()
   const box = createOutbox({
-    storeKey: 'q', store, version: () => 7, versionIn: (saved: Reading) => saved.version, onSaved: () => {}, onRefused, retryAfter: 1e6,
+    storeKey: 'q',
+    store,
+    version: () => 7,
+    versionIn: (saved: Reading) => saved.version,
+    onSaved: () => {},
+    onRefused,
+    retryAfter: 1e6,
     send: (method, path, body, key) => {
       calls.push({ body: body as Record<string, unknown>, key })
       return send(method, path, body, key)
@@ -47,20 +64,30 @@ describe('the outbox of the bench', () => {
   })
 
   // What the server refuses, and what it cannot do by a mistake of its own, is not sent again for ever.
-  it.each([422, 500])('drops what is refused with %i, says so, and goes on with the rest on the same version', async (status) => {
-    const { box, calls, onRefused } = outbox(vi.fn().mockRejectedValueOnce(problem(status)).mockResolvedValue(reading(8)))
-    box.add(answer('a'))
-    box.add(answer('b'))
-    await vi.waitFor(() => expect(box.state.value).toBe('saved'))
-    expect(onRefused).toHaveBeenCalledOnce()
-    expect(calls.map(({ body }) => body.version)).toEqual([7, 7])
-  })
+  it.each([422, 500])(
+    'drops what is refused with %i, says so, and goes on with the rest on the same version',
+    async (status) => {
+      const { box, calls, onRefused } = outbox(
+        vi.fn().mockRejectedValueOnce(problem(status)).mockResolvedValue(reading(8)),
+      )
+      box.add(answer('a'))
+      box.add(answer('b'))
+      await vi.waitFor(() => expect(box.state.value).toBe('saved'))
+      expect(onRefused).toHaveBeenCalledOnce()
+      expect(calls.map(({ body }) => body.version)).toEqual([7, 7])
+    },
+  )
 
   it.each([
     ['mine', [7, 9]],
     ['theirs', [7]],
   ] as const)('stops at a conflict until the person chooses %s', async (choice, versions) => {
-    const { box, calls } = outbox(vi.fn().mockRejectedValueOnce(problem(409, reading(9))).mockResolvedValue(reading(10)))
+    const { box, calls } = outbox(
+      vi
+        .fn()
+        .mockRejectedValueOnce(problem(409, reading(9)))
+        .mockResolvedValue(reading(10)),
+    )
     box.add(answer('a'))
     await vi.waitFor(() => expect(box.state.value).toBe('conflict'))
     box.resolve(choice)

@@ -68,7 +68,9 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
     if (!queue.value.length) return 'saved'
     return unanswered.value ? 'waiting' : 'saving'
   })
-  const answers = computed(() => Object.assign({}, ...queue.value.map((write) => write.answers ?? {})) as Record<string, unknown>)
+  const answers = computed(
+    () => Object.assign({}, ...queue.value.map((write) => write.answers ?? {})) as Record<string, unknown>,
+  )
 
   function keep(): void {
     if (queue.value.length) store.setItem(options.storeKey, JSON.stringify(queue.value))
@@ -82,7 +84,11 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
       last.body = { ...last.body, ...write.body }
     } else {
       const versioned = queue.value.some((waiting) => waiting.version !== null)
-      queue.value.push({ ...write, key: newKey(), version: write.version === null ? null : versioned ? undefined : options.version() })
+      queue.value.push({
+        ...write,
+        key: newKey(),
+        version: write.version === null ? null : versioned ? undefined : options.version(),
+      })
     }
     keep()
     void flush()
@@ -166,7 +172,8 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
   return { queue, conflict, state, answers, add, flush, resolve, reread }
 }
 
-const address = (write: Write): string => (write.method === 'DELETE' ? `${write.path}?version=${write.version}` : write.path)
+const address = (write: Write): string =>
+  write.method === 'DELETE' ? `${write.path}?version=${write.version}` : write.path
 
 function payload(write: Write): unknown {
   if (write.method === 'DELETE') return undefined

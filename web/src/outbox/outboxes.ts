@@ -1,5 +1,14 @@
 import { computed, reactive, shallowReactive } from 'vue'
-import { profileQuery, queryClient, readingQuery, request, forgetLists, type ApiProblem, type Profile, type Reading } from '@/api'
+import {
+  profileQuery,
+  queryClient,
+  readingQuery,
+  request,
+  forgetLists,
+  type ApiProblem,
+  type Profile,
+  type Reading,
+} from '@/api'
 import { createOutbox, type Options, type Outbox, type Write } from './outbox'
 import { claimOutbox, recordsLeftBehind } from './owner'
 

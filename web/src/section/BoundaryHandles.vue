@@ -5,7 +5,14 @@ import type { Horizon } from '@/api'
 
 // The column as something to work on: a boundary is dragged or moved by the arrow keys, a horizon is split where it is pressed.
 // Depths snap to whole cm.
-const props = defineProps<{ horizons: Horizon[]; y: (cm: number) => number; depth: number; x: number; width: number; height: number }>()
+const props = defineProps<{
+  horizons: Horizon[]
+  y: (cm: number) => number
+  depth: number
+  x: number
+  width: number
+  height: number
+}>()
 const emit = defineEmits<{ move: [horizon: Horizon, cm: number]; split: [horizon: Horizon, cm: number] }>()
 
 const HANDLE = 22 // px, above the least size of a target; the keys move it too
@@ -15,7 +22,13 @@ const handles = computed(() =>
   props.horizons.map((horizon) => {
     const below = props.horizons.find(({ upper_cm }) => upper_cm === horizon.lower_cm)
     const now = moving.value?.id === horizon.id ? moving.value.cm : horizon.lower_cm
-    return { horizon, now, least: Math.floor(horizon.upper_cm) + 1, most: below ? Math.ceil(below.lower_cm) - 1 : props.depth + 100, y: props.y(Math.min(now, props.depth)) }
+    return {
+      horizon,
+      now,
+      least: Math.floor(horizon.upper_cm) + 1,
+      most: below ? Math.ceil(below.lower_cm) - 1 : props.depth + 100,
+      y: props.y(Math.min(now, props.depth)),
+    }
   }),
 )
 type Handle = (typeof handles.value)[number]
@@ -48,18 +61,52 @@ function press(handle: Handle, event: KeyboardEvent): void {
 }
 function split(horizon: Horizon, event: MouseEvent): void {
   const top = (event.currentTarget as SVGElement).ownerSVGElement!.getBoundingClientRect().top
-  emit('split', horizon, Math.min(Math.max(cmAt(event.clientY - top), Math.floor(horizon.upper_cm) + 1), Math.ceil(horizon.lower_cm) - 1))
+  emit(
+    'split',
+    horizon,
+    Math.min(Math.max(cmAt(event.clientY - top), Math.floor(horizon.upper_cm) + 1), Math.ceil(horizon.lower_cm) - 1),
+  )
 }
 </script>
 
 <template>
   <svg class="absolute top-0 left-0 print:hidden" :width="x + width + 8" :height="height" style="pointer-events: none">
-    <rect v-for="h in horizons" :key="`split-${h.id}`" fill="transparent" class="cursor-crosshair" style="pointer-events: auto" :x="x" :y="y(h.upper_cm)" :width="width" :height="y(h.lower_cm) - y(h.upper_cm)" :data-split="h.designation" @click="split(h, $event)" />
-    <g v-for="h in handles" :key="h.horizon.id" role="slider" tabindex="0" class="cursor-row-resize touch-none" style="pointer-events: auto" :aria-label="`Lower boundary of ${h.horizon.designation}`" aria-orientation="vertical" :aria-valuenow="h.now" :aria-valuemin="h.least" :aria-valuemax="h.most" :aria-valuetext="`${h.now} cm`" @pointerdown="grab(h, $event)" @pointermove="drag(h, $event)" @pointerup="done" @keydown="press(h, $event)">
+    <rect
+      v-for="h in horizons"
+      :key="`split-${h.id}`"
+      fill="transparent"
+      class="cursor-crosshair"
+      style="pointer-events: auto"
+      :x="x"
+      :y="y(h.upper_cm)"
+      :width="width"
+      :height="y(h.lower_cm) - y(h.upper_cm)"
+      :data-split="h.designation"
+      @click="split(h, $event)"
+    />
+    <g
+      v-for="h in handles"
+      :key="h.horizon.id"
+      role="slider"
+      tabindex="0"
+      class="cursor-row-resize touch-none"
+      style="pointer-events: auto"
+      :aria-label="`Lower boundary of ${h.horizon.designation}`"
+      aria-orientation="vertical"
+      :aria-valuenow="h.now"
+      :aria-valuemin="h.least"
+      :aria-valuemax="h.most"
+      :aria-valuetext="`${h.now} cm`"
+      @pointerdown="grab(h, $event)"
+      @pointermove="drag(h, $event)"
+      @pointerup="done"
+      @keydown="press(h, $event)"
+    >
       <rect fill="transparent" :x="x" :y="h.y - HANDLE / 2" :width="width" :height="HANDLE" />
       <path class="inked" style="stroke-width: 3" :d="`M${x + 8} ${h.y - 3}h14M${x + 8} ${h.y + 3}h14`" />
       <template v-if="moving?.id === h.horizon.id">
-        <path class="key-region" :d="`M${x} ${h.y}H${x + width}`" /><text class="halo-leaf" font-size="17" font-weight="800" :x="x + 30" :y="h.y - 6">{{ h.now }} cm</text>
+        <path class="key-region" :d="`M${x} ${h.y}H${x + width}`" />
+        <text class="halo-leaf" font-size="17" font-weight="800" :x="x + 30" :y="h.y - 6">{{ h.now }} cm</text>
       </template>
     </g>
   </svg>

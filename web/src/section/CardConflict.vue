@@ -29,16 +29,32 @@ const lines = computed(() =>
   <SheetDialog open title="Changed in another window" wide @close="() => {}">
     <p>Somebody changed this horizon while you described it here. Your change is not saved yet.</p>
     <table class="w-full my-4 text-left">
-      <thead><tr class="border-b-[3px] border-ink"><th class="py-1 pr-3"><span class="sr-only">Field</span></th><th class="pr-3">Saved there</th><th>Yours, not saved</th></tr></thead>
+      <thead>
+        <tr class="border-b-[3px] border-ink">
+          <th class="py-1 pr-3"><span class="sr-only">Field</span></th>
+          <th class="pr-3">Saved there</th>
+          <th>Yours, not saved</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="l in lines" :key="l.name" class="border-b border-rule"><th scope="row" class="py-2 pr-3 font-normal text-pencil">{{ l.label }}</th><td class="pr-3 font-semibold" data-theirs>{{ l.theirs }}</td><td class="font-semibold" data-yours>{{ l.mine }}</td></tr>
+        <tr v-for="l in lines" :key="l.name" class="border-b border-rule">
+          <th scope="row" class="py-2 pr-3 font-normal text-pencil">{{ l.label }}</th>
+          <td class="pr-3 font-semibold" data-theirs>{{ l.theirs }}</td>
+          <td class="font-semibold" data-yours>{{ l.mine }}</td>
+        </tr>
       </tbody>
     </table>
     <div class="grid desk:grid-cols-2 gap-2">
-      <button type="button" class="key" :disabled="!there" @click="$emit('choose', 'theirs')">Keep what is saved</button>
-      <button type="button" class="key key-main" :disabled="!there" @click="$emit('choose', 'mine')">Save mine on top</button>
+      <button type="button" class="key" :disabled="!there" @click="$emit('choose', 'theirs')">
+        Keep what is saved
+      </button>
+      <button type="button" class="key key-main" :disabled="!there" @click="$emit('choose', 'mine')">
+        Save mine on top
+      </button>
     </div>
     <p v-if="there" class="mt-3 text-pencil text-lg">Saving yours keeps the earlier values in the record.</p>
-    <p v-else class="mt-3" role="alert">What is saved there cannot be read just now. Reload the page to choose; your change waits on this device.</p>
+    <p v-else class="mt-3" role="alert">
+      What is saved there cannot be read just now. Reload the page to choose; your change waits on this device.
+    </p>
   </SheetDialog>
 </template>

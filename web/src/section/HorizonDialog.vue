@@ -9,8 +9,18 @@ import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
-const props = defineProps<{ profile: Profile; horizon: Horizon | null; plain?: boolean; gap?: { upper_cm: number; lower_cm: number } | null }>()
-const emit = defineEmits<{ close: []; again: [horizon: Horizon]; split: [horizon: Horizon]; merge: [horizon: Horizon] }>()
+const props = defineProps<{
+  profile: Profile
+  horizon: Horizon | null
+  plain?: boolean
+  gap?: { upper_cm: number; lower_cm: number } | null
+}>()
+const emit = defineEmits<{
+  close: []
+  again: [horizon: Horizon]
+  split: [horizon: Horizon]
+  merge: [horizon: Horizon]
+}>()
 const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
 const deepest = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
@@ -25,7 +35,12 @@ const form = ref(
         dry_colour: props.horizon.dry_colour?.notation ?? '',
         boundary: props.horizon.boundary ?? '',
       }
-    : { designation: '', upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(), lower_cm: props.gap ? String(props.gap.lower_cm) : '', ...SEEN },
+    : {
+        designation: '',
+        upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(),
+        lower_cm: props.gap ? String(props.gap.lower_cm) : '',
+        ...SEEN,
+      },
 )
 const start = { ...form.value }
 const UNSEEN = { value: '', name: 'Not recorded' }
@@ -35,7 +50,14 @@ const lines = useTemplateRef('lines')
 const sending = useForm<Profile>()
 const { saving, conflict, at, general, send } = sending
 const FIELDS = ['designation', 'upper_cm', 'lower_cm', 'moist_colour', 'dry_colour', 'boundary']
-const LABELS = { designation: 'Designation', upper_cm: 'Upper depth', lower_cm: 'Lower depth', moist_colour: 'Colour, moist', dry_colour: 'Colour, dry', boundary: 'Lower boundary' }
+const LABELS = {
+  designation: 'Designation',
+  upper_cm: 'Upper depth',
+  lower_cm: 'Lower depth',
+  moist_colour: 'Colour, moist',
+  dry_colour: 'Colour, dry',
+  boundary: 'Lower boundary',
+}
 const title = computed(() => (props.horizon ? `Change ${props.horizon.designation}` : 'New horizon'))
 
 async function save(another: boolean): Promise<void> {
@@ -57,13 +79,23 @@ async function save(another: boolean): Promise<void> {
 <template>
   <SheetDialog open :title="title" wide :saved="added" @close="$emit('close')">
     <form ref="lines" class="grid gap-4" novalidate @submit.prevent="save(false)">
-      <TextField v-model="form.designation" label="Designation" :suggestions="words.designations" :error="at('designation')" />
+      <TextField
+        v-model="form.designation"
+        label="Designation"
+        :suggestions="words.designations"
+        :error="at('designation')"
+      />
       <div class="grid grid-cols-2 gap-4 items-start">
         <TextField v-model="form.upper_cm" label="Upper depth" unit="cm" inputmode="decimal" :error="at('upper_cm')" />
         <TextField v-model="form.lower_cm" label="Lower depth" unit="cm" inputmode="decimal" :error="at('lower_cm')" />
       </div>
       <div class="grid grid-cols-2 gap-4 items-start">
-        <TextField v-model="form.moist_colour" label="Colour, moist" hint="Munsell, such as 10YR 4/3" :error="at('moist_colour')" />
+        <TextField
+          v-model="form.moist_colour"
+          label="Colour, moist"
+          hint="Munsell, such as 10YR 4/3"
+          :error="at('moist_colour')"
+        />
         <TextField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
       </div>
       <ChoiceField v-model="form.boundary" label="Lower boundary" :options="boundaries" />
@@ -71,16 +103,26 @@ async function save(another: boolean): Promise<void> {
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">{{ horizon ? 'Save' : 'Add the horizon' }}</button>
-        <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">Add, then another</button>
+        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">
+          {{ horizon ? 'Save' : 'Add the horizon' }}
+        </button>
+        <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">
+          Add, then another
+        </button>
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
         <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe horizon</RouterLink>
-        <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">Another reading</button>
+        <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">
+          Another reading
+        </button>
         <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
-        <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">Merge with {{ below.designation }}</button>
+        <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">
+          Merge with {{ below.designation }}
+        </button>
       </div>
-      <p v-if="horizon" class="text-pencil text-lg">The earlier depths stay in the record; readings stay with the horizon.</p>
+      <p v-if="horizon" class="text-pencil text-lg">
+        The earlier depths stay in the record; readings stay with the horizon.
+      </p>
     </form>
   </SheetDialog>
 </template>

@@ -19,11 +19,19 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
 </script>
 
 <template>
-  <section v-if="props.profile.wetness?.sentence || profile.form || profile.questions?.length" aria-labelledby="down-title" class="border-t-2 border-ink pt-2 grid gap-1 leading-snug">
+  <section
+    v-if="props.profile.wetness?.sentence || profile.form || profile.questions?.length"
+    aria-labelledby="down-title"
+    class="border-t-2 border-ink pt-2 grid gap-1 leading-snug"
+  >
     <h2 id="down-title" class="text-2xl">Interpretation</h2>
     <p v-if="profile.wetness?.sentence" data-wetness>{{ profile.wetness.sentence }}</p>
     <p v-if="profile.form" data-form>{{ profile.form.sentence }}</p>
-    <ul v-if="profile.questions?.length" class="grid gap-1"><li v-for="(q, i) in profile.questions" :key="i" class="border-l-8 border-rule pl-3" :data-question="q.question"><b>{{ q.designation }}, {{ q.depth_cm }} cm.</b> {{ q.sentence }}</li></ul>
+    <ul v-if="profile.questions?.length" class="grid gap-1">
+      <li v-for="(q, i) in profile.questions" :key="i" class="border-l-8 border-rule pl-3" :data-question="q.question">
+        <b>{{ q.designation }}, {{ q.depth_cm }} cm.</b> {{ q.sentence }}
+      </li>
+    </ul>
   </section>
   <section v-if="several(profile).length" aria-labelledby="several-title" class="border-t-2 border-ink pt-2">
     <h2 id="several-title" class="text-2xl">Several readings of one horizon</h2>
@@ -32,10 +40,27 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
       <h3 class="font-extrabold">{{ h.designation }}, {{ h.upper_cm }} to {{ h.lower_cm }} cm</h3>
       <ul>
         <li v-for="r in h.readings" :key="r.id" class="flex flex-wrap items-center gap-x-4 border-b border-rule">
-          <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center">{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink>
+          <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center"
+            >{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink
+          >
           <span class="text-pencil">{{ r.started_at.slice(0, 10) }}</span>
-          <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{ r.reported ? 'reported' : r.disturbed ? `${r.disturbed}, set aside` : r.apart === 0 ? 'agrees' : (r.apart_text ?? '') }}</span>
-          <button v-if="!r.reported && !r.disturbed" type="button" class="key key-desk print:hidden" @click="report(h, r.id)">Use as the reported reading</button>
+          <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{
+            r.reported
+              ? 'reported'
+              : r.disturbed
+                ? `${r.disturbed}, set aside`
+                : r.apart === 0
+                  ? 'agrees'
+                  : (r.apart_text ?? '')
+          }}</span>
+          <button
+            v-if="!r.reported && !r.disturbed"
+            type="button"
+            class="key key-desk print:hidden"
+            @click="report(h, r.id)"
+          >
+            Use as the reported reading
+          </button>
         </li>
       </ul>
     </div>

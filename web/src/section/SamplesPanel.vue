@@ -24,7 +24,8 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
   }
   forgetLists()
 }
-const setCondition = ({ id, version }: Sample, condition: string) => attempt(() => request('PATCH', `/api/samples/${id}`, { version, described: { condition } }))
+const setCondition = ({ id, version }: Sample, condition: string) =>
+  attempt(() => request('PATCH', `/api/samples/${id}`, { version, described: { condition } }))
 const remove = ({ id, version }: Sample) => attempt(() => request('DELETE', `/api/samples/${id}?version=${version}`))
 const texture = (sample: Sample) =>
   attempt(async () => {
@@ -36,21 +37,67 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
 
 <template>
   <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
-    <div class="flex flex-wrap items-center gap-4"><h2 id="samples-title" class="text-2xl grow">Samples at depths</h2><button type="button" class="key key-desk print:hidden" @click="taking = true">Take samples</button></div>
+    <div class="flex flex-wrap items-center gap-4">
+      <h2 id="samples-title" class="text-2xl grow">Samples at depths</h2>
+      <button type="button" class="key key-desk print:hidden" @click="taking = true">Take samples</button>
+    </div>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
-    <p v-if="!props.profile.samples?.length" class="text-pencil">None yet: pH, a drop of acid, crumbs in water, bags for the laboratory.</p>
+    <p v-if="!props.profile.samples?.length" class="text-pencil">
+      None yet: pH, a drop of acid, crumbs in water, bags for the laboratory.
+    </p>
     <ol v-else class="grid">
-      <li v-for="s in profile.samples" :key="s.id" class="grid desk:grid-cols-[7rem_minmax(0,1fr)_auto] gap-x-4 items-center border-b border-rule py-1" :data-sample="s.depth">
+      <li
+        v-for="s in profile.samples"
+        :key="s.id"
+        class="grid desk:grid-cols-[7rem_minmax(0,1fr)_auto] gap-x-4 items-center border-b border-rule py-1"
+        :data-sample="s.depth"
+      >
         <b>{{ s.depth }}</b>
-        <p class="leading-snug"><span class="text-pencil">{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon' }}{{ s.label ? `, ${s.label}` : '' }}.</span> <template v-for="f in s.findings" :key="f.test">{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>. <span v-if="f.advice" class="font-semibold">{{ f.advice }} </span></template><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span><span v-if="s.disturbed" class="font-semibold text-iron">{{ s.disturbed }}: it does not speak for its depth.</span></p>
+        <p class="leading-snug">
+          <span class="text-pencil"
+            >{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon'
+            }}{{ s.label ? `, ${s.label}` : '' }}.</span
+          >
+          <template v-for="f in s.findings" :key="f.test"
+            >{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>.
+            <span v-if="f.advice" class="font-semibold">{{ f.advice }} </span></template
+          ><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span
+          ><span v-if="s.disturbed" class="font-semibold text-iron"
+            >{{ s.disturbed }}: it does not speak for its depth.</span
+          >
+        </p>
         <div class="flex flex-wrap gap-2 print:hidden">
-          <button type="button" class="key key-desk" @click="looking = s">Test<span class="sr-only"> the sample from {{ s.depth }}</span></button>
-          <button type="button" class="key key-desk" @click="texture(s)">{{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span></button>
-          <select class="field !min-h-11 !text-lg !w-auto" :aria-label="`Condition of the sample from ${s.depth}`" :value="conditionOf(s)" @change="setCondition(s, ($event.target as HTMLSelectElement).value)"><option v-for="c in conditions()" :key="c.value" :value="c.value">{{ c.name }}</option></select>
-          <button v-if="!s.readings.length" type="button" class="key key-desk" :aria-label="`Take the sample from ${s.depth} away`" @click="remove(s)">✕</button>
+          <button type="button" class="key key-desk" @click="looking = s">
+            Test<span class="sr-only"> the sample from {{ s.depth }}</span>
+          </button>
+          <button type="button" class="key key-desk" @click="texture(s)">
+            {{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span>
+          </button>
+          <select
+            class="field !min-h-11 !text-lg !w-auto"
+            :aria-label="`Condition of the sample from ${s.depth}`"
+            :value="conditionOf(s)"
+            @change="setCondition(s, ($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="c in conditions()" :key="c.value" :value="c.value">{{ c.name }}</option>
+          </select>
+          <button
+            v-if="!s.readings.length"
+            type="button"
+            class="key key-desk"
+            :aria-label="`Take the sample from ${s.depth} away`"
+            @click="remove(s)"
+          >
+            ✕
+          </button>
         </div>
       </li>
     </ol>
-    <SamplesDialog v-if="taking || looking" :profile="profile" :sample="looking" @close="((taking = false), (looking = null))" />
+    <SamplesDialog
+      v-if="taking || looking"
+      :profile="profile"
+      :sample="looking"
+      @close="((taking = false), (looking = null))"
+    />
   </section>
 </template>

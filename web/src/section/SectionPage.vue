@@ -31,10 +31,16 @@ const details = ref(false)
 const exporting = ref(false)
 const trouble = ref('')
 
-const people = computed(() => [profile.value?.hand && `Textured by ${profile.value.hand}`, profile.value?.pen && `recorded by ${profile.value.pen}`].filter(Boolean).join(', '))
+const people = computed(() =>
+  [profile.value?.hand && `Textured by ${profile.value.hand}`, profile.value?.pen && `recorded by ${profile.value.pen}`]
+    .filter(Boolean)
+    .join(', '),
+)
 const line = computed(() => {
   const p = profile.value!
-  return [`${p.site.name}. ${p.kind_name}.`, `${p.method_name}.`, people.value && `${people.value}.`].filter(Boolean).join(' ')
+  return [`${p.site.name}. ${p.kind_name}.`, `${p.method_name}.`, people.value && `${people.value}.`]
+    .filter(Boolean)
+    .join(' ')
 })
 
 const menu = computed(() => [
@@ -44,7 +50,8 @@ const menu = computed(() => [
   { name: theme.value === 'dusk' ? 'Light' : 'Dark', act: toggle },
 ])
 
-const texture = (horizon: Horizon) => (horizon.reading ? void router.push(`/readings/${horizon.reading.id}`) : void begin(horizon))
+const texture = (horizon: Horizon) =>
+  horizon.reading ? void router.push(`/readings/${horizon.reading.id}`) : void begin(horizon)
 async function begin(horizon: Horizon): Promise<void> {
   trouble.value = ''
   try {
@@ -58,8 +65,13 @@ async function begin(horizon: Horizon): Promise<void> {
 // Enter or t textures what is next, wherever nothing else is pressed.
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || !['Enter', 't'].includes(event.key)) return
-  if (target.closest('input, textarea, select, button, a, [role="dialog"], [role="menu"], [tabindex]') || document.querySelector('[role="dialog"]')) return
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || !['Enter', 't'].includes(event.key))
+    return
+  if (
+    target.closest('input, textarea, select, button, a, [role="dialog"], [role="menu"], [tabindex]') ||
+    document.querySelector('[role="dialog"]')
+  )
+    return
   const following = profile.value?.horizons.find(({ id: horizon }) => horizon === profile.value!.next_horizon_id)
   if (!following) return
   event.preventDefault()
@@ -75,7 +87,8 @@ async function change(path: string, body: Record<string, unknown>): Promise<void
   }
   forgetLists()
 }
-const move = ({ id: horizon, version }: Horizon, cm: number) => change(`/api/horizons/${horizon}/boundary`, { version, lower_cm: cm })
+const move = ({ id: horizon, version }: Horizon, cm: number) =>
+  change(`/api/horizons/${horizon}/boundary`, { version, lower_cm: cm })
 const undo = () => change(`/api/profiles/${id.value}/undo`, {})
 async function merge({ id: horizon, version }: Horizon): Promise<void> {
   editing.value = null
@@ -94,14 +107,18 @@ function splitFrom(horizon: Horizon): void {
 <template>
   <PageState v-if="!profile" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 desk:h-[78px] flex flex-wrap items-center gap-x-6 gap-y-2">
+    <header
+      class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 desk:h-[78px] flex flex-wrap items-center gap-x-6 gap-y-2"
+    >
       <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline pr-2">‹ Fieldbook</RouterLink>
       <div class="min-w-0 grow desk:basis-0">
         <h1 class="text-3xl leading-tight truncate">{{ profile.name }}</h1>
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
       <div class="flex max-desk:flex-wrap shrink-0 max-w-full gap-1.5 print:hidden">
-        <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">Undo: {{ profile.undo }}</button>
+        <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">
+          Undo: {{ profile.undo }}
+        </button>
         <button type="button" class="key px-3" @click="editing = 'new'">Add horizon</button>
         <button type="button" class="key px-3" @click="details = true">Profile details</button>
         <MoreMenu label="More" :entries="menu" />
@@ -109,9 +126,20 @@ function splitFrom(horizon: Horizon): void {
     </header>
     <main class="px-4 desk:px-6 py-3 grow flex flex-col gap-3">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <SectionDrawing v-if="profile.horizons.length" :profile="profile" @texture="texture" @edit="editing = $event" @fill="fillGap" @move="move" @split="(horizon, cm) => (splitting = { horizon, cm })" />
+      <SectionDrawing
+        v-if="profile.horizons.length"
+        :profile="profile"
+        @texture="texture"
+        @edit="editing = $event"
+        @fill="fillGap"
+        @move="move"
+        @split="(horizon, cm) => (splitting = { horizon, cm })"
+      />
       <div v-else class="grow grid place-content-center justify-items-center gap-4 text-center py-16">
-        <svg viewBox="0 0 120 170" width="120" aria-hidden="true"><path d="M20 5h80v160H20z" class="undone" /><path d="M20 50h80M20 110h80" class="undone" /></svg>
+        <svg viewBox="0 0 120 170" width="120" aria-hidden="true">
+          <path d="M20 5h80v160H20z" class="undone" />
+          <path d="M20 50h80M20 110h80" class="undone" />
+        </svg>
         <p class="text-2xl font-extrabold">No horizon yet.</p>
         <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
         <button type="button" class="key key-main" @click="editing = 'new'">Add the first horizon</button>
@@ -119,15 +147,32 @@ function splitFrom(horizon: Horizon): void {
       <div v-if="profile.horizons.length" class="desk:grid desk:grid-cols-[132px_minmax(0,1fr)] gap-6">
         <div><StickyColumn :profile="profile" /></div>
         <div class="grid gap-4 content-start">
-          <ContrastList v-if="profile.contrasts.length || profile.perching.length" :contrasts="profile.contrasts" :perching="profile.perching" :sandwiches="profile.sandwiches" />
+          <ContrastList
+            v-if="profile.contrasts.length || profile.perching.length"
+            :contrasts="profile.contrasts"
+            :perching="profile.perching"
+            :sandwiches="profile.sandwiches"
+          />
           <ReadingDown :profile="profile" />
           <SamplesPanel :profile="profile" />
-          <section aria-labelledby="photos-title" class="border-t-2 border-ink pt-2"><h2 id="photos-title" class="text-2xl mb-1">Photographs</h2><PhotoStrip of="profile" :id="profile.id" :photos="profile.photos ?? []" :what="profile.name" /></section>
+          <section aria-labelledby="photos-title" class="border-t-2 border-ink pt-2">
+            <h2 id="photos-title" class="text-2xl mb-1">Photographs</h2>
+            <PhotoStrip of="profile" :id="profile.id" :photos="profile.photos ?? []" :what="profile.name" />
+          </section>
         </div>
       </div>
       <CautionNote name="results" class="mt-auto" />
     </main>
-    <HorizonDialog v-if="editing" :profile="profile" :horizon="editing === 'new' ? null : editing" :gap="gap" @close="((editing = null), (gap = null))" @split="splitFrom" @merge="merge" @again="begin" />
+    <HorizonDialog
+      v-if="editing"
+      :profile="profile"
+      :horizon="editing === 'new' ? null : editing"
+      :gap="gap"
+      @close="((editing = null), (gap = null))"
+      @split="splitFrom"
+      @merge="merge"
+      @again="begin"
+    />
     <DetailsDialog v-if="details" :profile="profile" @close="details = false" />
     <ExportDialog v-if="exporting" of="profile" :id="profile.id" :name="profile.name" @close="exporting = false" />
     <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />

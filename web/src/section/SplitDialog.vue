@@ -10,11 +10,18 @@ import { useForm } from '@/shared/useForm'
 const props = defineProps<{ horizon: Horizon; cm: number }>()
 const emit = defineEmits<{ close: [] }>()
 const words = useWords()
-const form = ref({ at_cm: String(props.cm), designation: /\d$/.test(props.horizon.designation) ? '' : `${props.horizon.designation}2` })
+const form = ref({
+  at_cm: String(props.cm),
+  designation: /\d$/.test(props.horizon.designation) ? '' : `${props.horizon.designation}2`,
+})
 const { saving, at, general, send } = useForm<Profile>()
 
 async function save(): Promise<void> {
-  const body = { version: props.horizon.version, at_cm: numberOr(form.value.at_cm) ?? '', designation: form.value.designation }
+  const body = {
+    version: props.horizon.version,
+    at_cm: numberOr(form.value.at_cm) ?? '',
+    designation: form.value.designation,
+  }
   if (await send('POST', `/api/horizons/${props.horizon.id}/split`, body)) emit('close')
 }
 </script>
@@ -22,10 +29,20 @@ async function save(): Promise<void> {
 <template>
   <SheetDialog open :title="`Split ${horizon.designation}`" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
-      <p>{{ horizon.designation }} is {{ horizon.upper_cm }} to {{ horizon.lower_cm }} cm. Its readings stay with the upper part.</p>
+      <p>
+        {{ horizon.designation }} is {{ horizon.upper_cm }} to {{ horizon.lower_cm }} cm. Its readings stay with the
+        upper part.
+      </p>
       <TextField v-model="form.at_cm" label="Split at" unit="cm" inputmode="decimal" :error="at('at_cm')" />
-      <TextField v-model="form.designation" label="The lower part is called" :suggestions="words.designations" :error="at('designation')" />
-      <p v-if="general(['at_cm', 'designation'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(['at_cm', 'designation']) }}</p>
+      <TextField
+        v-model="form.designation"
+        label="The lower part is called"
+        :suggestions="words.designations"
+        :error="at('designation')"
+      />
+      <p v-if="general(['at_cm', 'designation'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
+        {{ general(['at_cm', 'designation']) }}
+      </p>
       <button class="key key-main" type="submit" :disabled="saving">Split it</button>
     </form>
   </SheetDialog>

@@ -18,11 +18,40 @@ const COLUMN = { x: 40, width: 46 }
   <svg width="132" :height="height" class="sticky top-3 max-desk:hidden print:hidden" aria-hidden="true" data-sticky>
     <text x="0" y="14" font-size="16" font-weight="640">{{ profile.name }}</text>
     <g v-for="h in profile.horizons" :key="h.id">
-      <rect class="ground" :x="COLUMN.x" :y="y(h.upper_cm)" :width="COLUMN.width" :height="y(h.lower_cm) - y(h.upper_cm)" />
-      <rect v-if="h.named && h.named.kind !== 'no_texture'" :fill="fillOf(h.named, true)" :x="COLUMN.x" :y="y(h.upper_cm)" :width="COLUMN.width" :height="y(h.lower_cm) - y(h.upper_cm)" />
-      <rect :class="h.named ? 'inked' : 'undone'" style="stroke-width: 1.5" :x="COLUMN.x" :y="y(h.upper_cm)" :width="COLUMN.width" :height="y(h.lower_cm) - y(h.upper_cm)" />
-      <text :x="COLUMN.x + COLUMN.width + 6" :y="Math.min((y(h.upper_cm) + y(h.lower_cm)) / 2 + 5, height - 2)" font-size="15" font-weight="800">{{ h.designation }}</text>
-      <text :x="COLUMN.x - 5" :y="y(h.upper_cm) + 11" font-size="13" text-anchor="end" class="pencil">{{ h.upper_cm }}</text>
+      <rect
+        class="ground"
+        :x="COLUMN.x"
+        :y="y(h.upper_cm)"
+        :width="COLUMN.width"
+        :height="y(h.lower_cm) - y(h.upper_cm)"
+      />
+      <rect
+        v-if="h.named && h.named.kind !== 'no_texture'"
+        :fill="fillOf(h.named, true)"
+        :x="COLUMN.x"
+        :y="y(h.upper_cm)"
+        :width="COLUMN.width"
+        :height="y(h.lower_cm) - y(h.upper_cm)"
+      />
+      <rect
+        :class="h.named ? 'inked' : 'undone'"
+        style="stroke-width: 1.5"
+        :x="COLUMN.x"
+        :y="y(h.upper_cm)"
+        :width="COLUMN.width"
+        :height="y(h.lower_cm) - y(h.upper_cm)"
+      />
+      <text
+        :x="COLUMN.x + COLUMN.width + 6"
+        :y="Math.min((y(h.upper_cm) + y(h.lower_cm)) / 2 + 5, height - 2)"
+        font-size="15"
+        font-weight="800"
+      >
+        {{ h.designation }}
+      </text>
+      <text :x="COLUMN.x - 5" :y="y(h.upper_cm) + 11" font-size="13" text-anchor="end" class="pencil">
+        {{ h.upper_cm }}
+      </text>
     </g>
     <text :x="COLUMN.x - 5" :y="y(depth) + 4" font-size="13" text-anchor="end" class="pencil">{{ depth }}</text>
   </svg>

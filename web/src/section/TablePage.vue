@@ -21,11 +21,18 @@ const OWN: Column[] = [
   { name: 'lower_cm', label: 'To', unit: 'cm', own: true },
 ]
 const COLOURS = ['moist_colour', 'dry_colour']
-const namesOf = ({ words: list, type }: Field): string[] | undefined => (type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name))
+const namesOf = ({ words: list, type }: Field): string[] | undefined =>
+  type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name)
 const columns = computed<Column[]>(() => [
   ...OWN,
   { name: 'boundary', label: 'Lower boundary', own: true, list: boundaries.value.map(({ name }) => name) },
-  ...words.value.fields.horizon!.map((field) => ({ name: field.name, label: field.label, unit: field.unit, own: COLOURS.includes(field.name), list: namesOf(field) })),
+  ...words.value.fields.horizon!.map((field) => ({
+    name: field.name,
+    label: field.label,
+    unit: field.unit,
+    own: COLOURS.includes(field.name),
+    list: namesOf(field),
+  })),
 ])
 const boundaries = computed(() => words.value.boundaries[profile.value?.naming_system ?? 'usda'] ?? [])
 
@@ -35,7 +42,12 @@ const dirty = computed(() => JSON.stringify(rows.value.map(({ cells }) => cells)
 const { saving, problem, at, general, send } = useForm<Profile>()
 const said = ref('')
 
-const cellOf = (field: Field, value: unknown): string => (field.type === 'flag' ? (value ? 'yes' : 'no') : (field.words?.find((word) => word.value === value)?.name ?? String(value)))
+const cellOf = (field: Field, value: unknown): string =>
+  field.type === 'flag'
+    ? value
+      ? 'yes'
+      : 'no'
+    : (field.words?.find((word) => word.value === value)?.name ?? String(value))
 function fill(from: Profile): void {
   rows.value = from.horizons.map((h) => ({
     id: h.id,
@@ -47,7 +59,11 @@ function fill(from: Profile): void {
       boundary: boundaries.value.find(({ value }) => value === h.boundary)?.name ?? '',
       moist_colour: h.moist_colour?.notation ?? '',
       dry_colour: h.dry_colour?.notation ?? '',
-      ...Object.fromEntries(words.value.fields.horizon!.filter(({ name }) => name in h.described).map((field) => [field.name, cellOf(field, (h.described as Record<string, unknown>)[field.name])])),
+      ...Object.fromEntries(
+        words.value.fields
+          .horizon!.filter(({ name }) => name in h.described)
+          .map((field) => [field.name, cellOf(field, (h.described as Record<string, unknown>)[field.name])]),
+      ),
     },
   }))
   if (!rows.value.length) add()
@@ -56,13 +72,16 @@ function fill(from: Profile): void {
 watch(profile, (now) => now && !dirty.value && fill(now), { immediate: true })
 
 const cell = (row: Row, name: string) => row.cells[name] ?? ''
-const wrong = (index: number, { name }: Column): string | undefined => at(`rows/${index}/${name}`) ?? at(`rows/${index}/described/${name}`)
+const wrong = (index: number, { name }: Column): string | undefined =>
+  at(`rows/${index}/${name}`) ?? at(`rows/${index}/described/${name}`)
 const placed = computed(() => rows.value.some((_, i) => columns.value.some((column) => wrong(i, column))))
 
 /** A new row begins where the last ends, with what usually goes on downwards. */
 function add(): void {
   const last = rows.value.at(-1)
-  const carried = words.value.fields.horizon!.filter(({ carries }) => carries).map(({ name }) => [name, last?.cells[name] ?? ''])
+  const carried = words.value.fields
+    .horizon!.filter(({ carries }) => carries)
+    .map(({ name }) => [name, last?.cells[name] ?? ''])
   rows.value.push({ cells: { ...Object.fromEntries(carried), upper_cm: last?.cells.lower_cm ?? '0' } })
 }
 function drop(index: number): void {
@@ -72,7 +91,9 @@ const box = ref<HTMLElement>()
 async function focus(row: number, column: number): Promise<void> {
   if (row >= rows.value.length && row === rows.value.length && filled(rows.value.at(-1))) add()
   await nextTick()
-  const cell = box.value?.querySelector<HTMLInputElement>(`[data-cell="${Math.min(row, rows.value.length - 1)}-${column}"]`)
+  const cell = box.value?.querySelector<HTMLInputElement>(
+    `[data-cell="${Math.min(row, rows.value.length - 1)}-${column}"]`,
+  )
   cell?.focus()
   cell?.select()
 }
@@ -83,7 +104,13 @@ function move(event: KeyboardEvent, row: number, column: number): void {
   const whole = input.selectionStart === 0 && input.selectionEnd === input.value.length
   const atStart = whole || (input.selectionStart === 0 && input.selectionEnd === 0)
   const atEnd = whole || input.selectionStart === input.value.length
-  const to = { ArrowDown: [row + 1, column], Enter: [row + 1, column], ArrowUp: [row - 1, column], ArrowLeft: atStart ? [row, column - 1] : null, ArrowRight: atEnd ? [row, column + 1] : null }[event.key]
+  const to = {
+    ArrowDown: [row + 1, column],
+    Enter: [row + 1, column],
+    ArrowUp: [row - 1, column],
+    ArrowLeft: atStart ? [row, column - 1] : null,
+    ArrowRight: atEnd ? [row, column + 1] : null,
+  }[event.key]
   if (!to || to[0]! < 0 || to[1]! < 0 || to[1]! >= columns.value.length) return
   event.preventDefault()
   void focus(to[0]!, to[1]!)
@@ -93,15 +120,23 @@ function paste(event: ClipboardEvent, row: number, column: number): void {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!/[\t\n]/.test(text)) return
   event.preventDefault()
-  text.replace(/\r/g, '').replace(/\n$/, '').split('\n').forEach((line, down) => {
-    while (rows.value.length <= row + down) rows.value.push({ cells: {} })
-    line.split('\t').forEach((value, right) => {
-      const target = columns.value[column + right]
-      if (target) rows.value[row + down]!.cells[target.name] = value.trim()
+  text
+    .replace(/\r/g, '')
+    .replace(/\n$/, '')
+    .split('\n')
+    .forEach((line, down) => {
+      while (rows.value.length <= row + down) rows.value.push({ cells: {} })
+      line.split('\t').forEach((value, right) => {
+        const target = columns.value[column + right]
+        if (target) rows.value[row + down]!.cells[target.name] = value.trim()
+      })
     })
-  })
 }
-const boundaryOf = (text: string): string | null => (text ? (boundaries.value.find(({ name, value }) => [name.toLowerCase(), value].includes(text.toLowerCase()))?.value ?? text) : null)
+const boundaryOf = (text: string): string | null =>
+  text
+    ? (boundaries.value.find(({ name, value }) => [name.toLowerCase(), value].includes(text.toLowerCase()))?.value ??
+      text)
+    : null
 async function save(): Promise<void> {
   const described = columns.value.filter(({ own }) => !own).map(({ name }) => name)
   const body = rows.value.map((row) => ({
@@ -112,7 +147,9 @@ async function save(): Promise<void> {
     boundary: boundaryOf(cell(row, 'boundary')),
     moist_colour: cell(row, 'moist_colour'),
     dry_colour: cell(row, 'dry_colour'),
-    described: Object.fromEntries(described.filter((name) => row.cells[name] !== undefined).map((name) => [name, cell(row, name)])),
+    described: Object.fromEntries(
+      described.filter((name) => row.cells[name] !== undefined).map((name) => [name, cell(row, name)]),
+    ),
   }))
   const saved = await send('PUT', `/api/profiles/${props.id}/table`, { rows: body })
   if (!saved) return
@@ -132,32 +169,93 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
   <PageState v-if="!profile" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-      <RouterLink :to="`/profiles/${id}`" class="min-h-14 grid content-center font-semibold no-underline">‹ Section</RouterLink>
-      <div class="grow"><h1 class="text-3xl leading-tight">{{ profile.name }}, table of horizons</h1><p class="text-pencil leading-tight text-base">Arrow keys go from cell to cell, Enter goes down; lines from a spreadsheet can be pasted. Ctrl+S saves.</p></div>
+      <RouterLink :to="`/profiles/${id}`" class="min-h-14 grid content-center font-semibold no-underline"
+        >‹ Section</RouterLink
+      >
+      <div class="grow">
+        <h1 class="text-3xl leading-tight">{{ profile.name }}, table of horizons</h1>
+        <p class="text-pencil leading-tight text-base">
+          Arrow keys go from cell to cell, Enter goes down; lines from a spreadsheet can be pasted. Ctrl+S saves.
+        </p>
+      </div>
       <button type="button" class="key" @click="add">Add a row</button>
       <button type="button" class="key key-main" :disabled="saving || !dirty" @click="save">Save the table</button>
     </header>
     <main class="p-4 desk:px-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <p v-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
-      <p v-else-if="placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">Nothing is saved yet: some cells need correcting.</p>
+      <p v-else-if="placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
+        Nothing is saved yet: some cells need correcting.
+      </p>
       <p role="status" class="text-pencil" :class="said && !dirty ? '' : 'sr-only'">{{ dirty ? '' : said }}</p>
       <div ref="box" class="relative overflow-x-auto border-2 border-ink bg-leaf" role="group" aria-label="Horizons">
         <table class="border-collapse">
-          <thead><tr><th v-for="(c, i) in columns" :key="c.name" scope="col" class="text-left text-base px-2 py-1 border-b-2 border-ink whitespace-nowrap" :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''">{{ c.label }}<span v-if="c.unit" class="text-pencil font-normal pl-1">{{ c.unit }}</span></th><th class="sr-only">Row</th></tr></thead>
+          <thead>
+            <tr>
+              <th
+                v-for="(c, i) in columns"
+                :key="c.name"
+                scope="col"
+                class="text-left text-base px-2 py-1 border-b-2 border-ink whitespace-nowrap"
+                :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''"
+              >
+                {{ c.label }}<span v-if="c.unit" class="text-pencil font-normal pl-1">{{ c.unit }}</span>
+              </th>
+              <th class="sr-only">Row</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="(row, r) in rows" :key="r">
-              <td v-for="(c, i) in columns" :key="c.name" class="p-0 border border-rule align-top" :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''">
-                <input v-model="row.cells[c.name]" class="block bg-transparent px-2 min-h-11 text-lg" :class="[c.name === 'note' ? 'w-72' : i === 0 ? 'w-24 font-extrabold' : c.unit ? 'w-24' : 'w-40', wrong(r, c) ? 'bg-warn border-l-8 border-iron' : '']" :data-cell="`${r}-${i}`" :aria-label="`${c.label}, row ${r + 1}`" :aria-invalid="wrong(r, c) ? 'true' : undefined" :list="c.list ? `list-${c.name}` : c.name === 'designation' ? 'list-designation' : undefined" autocomplete="off" @keydown="move($event, r, i)" @paste="paste($event, r, i)" />
+              <td
+                v-for="(c, i) in columns"
+                :key="c.name"
+                class="p-0 border border-rule align-top"
+                :class="i === 0 ? 'sticky left-0 bg-leaf z-10' : ''"
+              >
+                <input
+                  v-model="row.cells[c.name]"
+                  class="block bg-transparent px-2 min-h-11 text-lg"
+                  :class="[
+                    c.name === 'note' ? 'w-72' : i === 0 ? 'w-24 font-extrabold' : c.unit ? 'w-24' : 'w-40',
+                    wrong(r, c) ? 'bg-warn border-l-8 border-iron' : '',
+                  ]"
+                  :data-cell="`${r}-${i}`"
+                  :aria-label="`${c.label}, row ${r + 1}`"
+                  :aria-invalid="wrong(r, c) ? 'true' : undefined"
+                  :list="c.list ? `list-${c.name}` : c.name === 'designation' ? 'list-designation' : undefined"
+                  autocomplete="off"
+                  @keydown="move($event, r, i)"
+                  @paste="paste($event, r, i)"
+                />
                 <p v-if="wrong(r, c)" class="px-2 pb-1 max-w-64 text-base leading-tight">{{ wrong(r, c) }}</p>
               </td>
-              <td class="p-0 border border-rule"><button v-if="!row.id" type="button" class="min-h-11 px-3" :aria-label="`Leave row ${r + 1} out`" @click="drop(r)">✕</button></td>
+              <td class="p-0 border border-rule">
+                <button
+                  v-if="!row.id"
+                  type="button"
+                  class="min-h-11 px-3"
+                  :aria-label="`Leave row ${r + 1} out`"
+                  @click="drop(r)"
+                >
+                  ✕
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>
       </div>
-      <template v-for="c in columns" :key="`list-${c.name}`"><datalist v-if="c.list" :id="`list-${c.name}`"><option v-for="o in c.list" :key="o" :value="o" /></datalist></template>
+      <template v-for="c in columns" :key="`list-${c.name}`"
+        ><datalist v-if="c.list" :id="`list-${c.name}`"><option v-for="o in c.list" :key="o" :value="o" /></datalist
+      ></template>
       <datalist id="list-designation"><option v-for="d in words.designations" :key="d" :value="d" /></datalist>
-      <p class="text-pencil text-base">A new row starts with what usually goes on downwards: {{ words.fields.horizon!.filter(({ carries }) => carries).map(({ label }) => label.toLowerCase()).join(', ') }}.</p>
+      <p class="text-pencil text-base">
+        A new row starts with what usually goes on downwards:
+        {{
+          words.fields
+            .horizon!.filter(({ carries }) => carries)
+            .map(({ label }) => label.toLowerCase())
+            .join(', ')
+        }}.
+      </p>
     </main>
   </div>
 </template>

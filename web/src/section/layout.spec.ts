@@ -10,7 +10,9 @@ describe('the section', () => {
     const { layers, y, wordsHeight } = layOutSection(column([0, 4], [4, 7], [7, 90], [90, 95]), 600)
     expect(layers[1]!.top).toBeCloseTo(layers[0]!.bottom)
     expect((y(90) - y(7)) / (y(7) - y(4))).toBeCloseTo(83 / 3)
-    layers.slice(1).forEach((layer, i) => expect(layer.words).toBeGreaterThanOrEqual(layers[i]!.words + wordsHeight - 1e-6))
+    layers
+      .slice(1)
+      .forEach((layer, i) => expect(layer.words).toBeGreaterThanOrEqual(layers[i]!.words + wordsHeight - 1e-6))
   })
 
   it('grows downward with many thin horizons, and keeps their words within it', () => {

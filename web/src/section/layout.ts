@@ -21,8 +21,18 @@ export function layOutSection(profile: Profile, room: number, wordsHeight: numbe
     const [top, bottom] = [y(upper_cm), y(lower_cm)]
     return bottom - top >= wordsHeight ? top + 6 : (top + bottom) / 2 - wordsHeight / 2
   })
-  const words = spread(wanted, horizons.map(() => wordsHeight), head, height)
-  const layers: Layer[] = horizons.map((h, i) => ({ id: h.id, top: y(h.upper_cm), bottom: y(h.lower_cm), words: words[i]! }))
+  const words = spread(
+    wanted,
+    horizons.map(() => wordsHeight),
+    head,
+    height,
+  )
+  const layers: Layer[] = horizons.map((h, i) => ({
+    id: h.id,
+    top: y(h.upper_cm),
+    bottom: y(h.lower_cm),
+    words: words[i]!,
+  }))
   const step = niceStep(depth, height - head, 46)
   const ticks = Array.from({ length: Math.floor(depth / step + 1e-9) + 1 }, (_, i) => i * step)
   return { height, depth, y, layers, ticks, wordsHeight }

@@ -33,15 +33,25 @@ export function useCard(id: number, profile: number, horizon: () => Horizon | un
   void openOutbox(record).then((box) => (outbox.value = box))
 
   const pending = computed(() => (outbox.value?.answers.value ?? {}) as Record<string, string>)
-  const typed = (name: string): string => pending.value[name] ?? unkept.value[name] ?? (horizon() ? heldBy(horizon()!, name) : '')
+  const typed = (name: string): string =>
+    pending.value[name] ?? unkept.value[name] ?? (horizon() ? heldBy(horizon()!, name) : '')
 
   function write(values: Record<string, string>): void {
     trouble.value = null
     unkept.value = Object.fromEntries(Object.entries(unkept.value).filter(([name]) => !(name in values)))
     const own = Object.entries(values).filter(([name]) => COLOURS.includes(name) || name === 'boundary')
     const described = Object.entries(values).filter(([name]) => !COLOURS.includes(name) && name !== 'boundary')
-    const body = { ...Object.fromEntries(own), ...(described.length ? { described: Object.fromEntries(described) } : {}) }
-    outbox.value?.add({ method: 'PATCH', path: `/api/horizons/${id}`, body, answers: values, label: Object.keys(values).join(', ') })
+    const body = {
+      ...Object.fromEntries(own),
+      ...(described.length ? { described: Object.fromEntries(described) } : {}),
+    }
+    outbox.value?.add({
+      method: 'PATCH',
+      path: `/api/horizons/${id}`,
+      body,
+      answers: values,
+      label: Object.keys(values).join(', '),
+    })
   }
 
   return {

@@ -11,11 +11,20 @@ const caution = computed(() => words.value.cautions[props.name]!)
 </script>
 
 <template>
-  <Disclosure v-slot="{ open }" as="div" role="note" class="border-l-8 border-iron bg-warn text-ink pl-3 pr-1 leading-snug" :data-caution="name">
+  <Disclosure
+    v-slot="{ open }"
+    as="div"
+    role="note"
+    class="border-l-8 border-iron bg-warn text-ink pl-3 pr-1 leading-snug"
+    :data-caution="name"
+  >
     <div class="flex items-center gap-2">
       <TriangleAlert class="shrink-0" :size="22" aria-hidden="true" />
       <p class="grow py-2">{{ caution.sentence }}</p>
-      <DisclosureButton class="shrink-0 min-h-14 min-w-14 px-2 font-semibold underline underline-offset-4" :aria-label="`${open ? 'Less' : 'More'} about: ${caution.sentence}`">
+      <DisclosureButton
+        class="shrink-0 min-h-14 min-w-14 px-2 font-semibold underline underline-offset-4"
+        :aria-label="`${open ? 'Less' : 'More'} about: ${caution.sentence}`"
+      >
         {{ open ? 'Less' : 'More' }}
       </DisclosureButton>
     </div>

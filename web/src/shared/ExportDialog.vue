@@ -6,7 +6,11 @@ const props = defineProps<{ of: 'fieldbook' | 'site' | 'profile'; id?: number; n
 defineEmits<{ close: [] }>()
 const FORMATS = [
   { format: 'pdf', name: 'Field sheet', about: 'PDF to print and file: column, table, how each class was reached' },
-  { format: 'package', name: 'Package', about: 'ZIP of CSV tables with their description, and the photographs; can be imported again' },
+  {
+    format: 'package',
+    name: 'Package',
+    about: 'ZIP of CSV tables with their description, and the photographs; can be imported again',
+  },
   { format: 'json', name: 'JSON', about: 'everything in one file; can be imported again' },
   { format: 'svg', name: 'Column', about: 'SVG drawing to depth scale' },
   { format: 'triangle', name: 'Triangle', about: 'SVG drawing with the estimate of every horizon' },
@@ -18,7 +22,12 @@ const href = (format: string) => `/api/export?format=${format}&of=${props.of}${p
 <template>
   <SheetDialog open wide :title="`Export: ${name}`" @close="$emit('close')">
     <ul class="grid gap-2">
-      <li v-for="f in FORMATS" :key="f.format"><a class="key w-full !justify-start text-left" :href="href(f.format)" download><span class="w-36 shrink-0 font-extrabold">{{ f.name }}</span><span class="font-normal">{{ f.about }}</span></a></li>
+      <li v-for="f in FORMATS" :key="f.format">
+        <a class="key w-full !justify-start text-left" :href="href(f.format)" download
+          ><span class="w-36 shrink-0 font-extrabold">{{ f.name }}</span
+          ><span class="font-normal">{{ f.about }}</span></a
+        >
+      </li>
     </ul>
   </SheetDialog>
 </template>

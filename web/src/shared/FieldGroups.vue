@@ -13,10 +13,29 @@ const set = (name: string, value: string) => (model.value = { ...model.value, [n
 </script>
 
 <template>
-  <Disclosure v-for="g in list" :key="g.name" v-slot="{ open: unfolded }" as="div" class="border-t-[1.5px] border-ink" :default-open="open || g.fields.some(({ name }) => error(name))">
-    <DisclosureButton class="w-full min-h-12 flex justify-between items-center font-semibold text-left"><span>{{ g.name }} <span v-if="count(g.fields)" class="text-pencil font-normal">{{ count(g.fields) }} written</span></span><span aria-hidden="true">{{ unfolded ? '−' : '+' }}</span></DisclosureButton>
+  <Disclosure
+    v-for="g in list"
+    :key="g.name"
+    v-slot="{ open: unfolded }"
+    as="div"
+    class="border-t-[1.5px] border-ink"
+    :default-open="open || g.fields.some(({ name }) => error(name))"
+  >
+    <DisclosureButton class="w-full min-h-12 flex justify-between items-center font-semibold text-left"
+      ><span
+        >{{ g.name }}
+        <span v-if="count(g.fields)" class="text-pencil font-normal">{{ count(g.fields) }} written</span></span
+      ><span aria-hidden="true">{{ unfolded ? '−' : '+' }}</span></DisclosureButton
+    >
     <DisclosurePanel class="grid desk:grid-cols-2 gap-4 pb-4 items-start">
-      <FieldInput v-for="f in g.fields" :key="f.name" :model-value="model[f.name] ?? ''" :field="f" :error="error(f.name)" @update:model-value="set(f.name, $event)" />
+      <FieldInput
+        v-for="f in g.fields"
+        :key="f.name"
+        :model-value="model[f.name] ?? ''"
+        :field="f"
+        :error="error(f.name)"
+        @update:model-value="set(f.name, $event)"
+      />
     </DisclosurePanel>
   </Disclosure>
 </template>

@@ -17,12 +17,28 @@ const options = computed(() => (props.field.type === 'flag' ? YES_NO : props.fie
 <template>
   <div v-if="options" class="grid gap-1 content-start">
     <label :for="id" class="font-semibold">{{ field.label }}</label>
-    <select :id="id" v-model="model" class="field" :aria-invalid="error ? 'true' : undefined" :aria-describedby="error || field.hint ? `${id}-about` : undefined">
+    <select
+      :id="id"
+      v-model="model"
+      class="field"
+      :aria-invalid="error ? 'true' : undefined"
+      :aria-describedby="error || field.hint ? `${id}-about` : undefined"
+    >
       <option value="">Not recorded</option>
       <option v-for="o in options" :key="o.value" :value="o.value">{{ o.name }}</option>
     </select>
     <p v-if="error" :id="`${id}-about`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ error }}</p>
     <p v-else-if="field.hint" :id="`${id}-about`" class="text-pencil text-lg">{{ field.hint }}</p>
   </div>
-  <TextField v-else v-model="model" :label="field.label" :hint="field.hint ?? undefined" :unit="field.unit ?? undefined" :error="error" :suggestions="field.suggestions ?? undefined" :type="field.type === 'date' ? 'date' : 'text'" :inputmode="field.type === 'number' ? 'decimal' : undefined" />
+  <TextField
+    v-else
+    v-model="model"
+    :label="field.label"
+    :hint="field.hint ?? undefined"
+    :unit="field.unit ?? undefined"
+    :error="error"
+    :suggestions="field.suggestions ?? undefined"
+    :type="field.type === 'date' ? 'date' : 'text'"
+    :inputmode="field.type === 'number' ? 'decimal' : undefined"
+  />
 </template>

@@ -25,14 +25,20 @@ const say = (name: string, value: unknown): string => {
   const words = props.words?.[name] ?? field?.words
   return words?.find((word) => word.value === value)?.name ?? plain(value)
 }
-const inside = (name: string, value: unknown): [string, unknown][] => (name === 'described' ? Object.entries((value ?? {}) as Record<string, unknown>) : [[name, value]])
+const inside = (name: string, value: unknown): [string, unknown][] =>
+  name === 'described' ? Object.entries((value ?? {}) as Record<string, unknown>) : [[name, value]]
 const lines = computed(() => {
   const { theirs: standing, yours } = props.form.conflict.value!
   const theirs = Object.fromEntries(Object.entries(standing).flatMap(([name, value]) => inside(name, value)))
   return Object.entries(yours)
     .filter(([name]) => name !== 'version')
     .flatMap(([name, value]) => inside(name, value))
-    .map(([name, value]) => ({ name, label: props.labels[name] ?? props.fields?.find((one) => one.name === name)?.label ?? name, theirs: say(name, theirs[name]), mine: say(name, value) }))
+    .map(([name, value]) => ({
+      name,
+      label: props.labels[name] ?? props.fields?.find((one) => one.name === name)?.label ?? name,
+      theirs: say(name, theirs[name]),
+      mine: say(name, value),
+    }))
     .filter(({ theirs: there, mine }) => there !== mine)
 })
 async function saveMine(): Promise<void> {
@@ -46,12 +52,30 @@ function keepTheirs(): void {
 </script>
 
 <template>
-  <section v-if="form.conflict.value" role="alert" aria-labelledby="conflict-title" class="border-l-8 border-iron bg-warn px-4 py-3 grid gap-3" data-conflict>
-    <h2 id="conflict-title" class="text-xl leading-tight">Changed in another window, or by somebody else. Yours is not saved yet.</h2>
+  <section
+    v-if="form.conflict.value"
+    role="alert"
+    aria-labelledby="conflict-title"
+    class="border-l-8 border-iron bg-warn px-4 py-3 grid gap-3"
+    data-conflict
+  >
+    <h2 id="conflict-title" class="text-xl leading-tight">
+      Changed in another window, or by somebody else. Yours is not saved yet.
+    </h2>
     <table v-if="lines.length" class="w-full text-left">
-      <thead><tr class="border-b-2 border-ink"><th class="py-1 pr-3"><span class="sr-only">Field</span></th><th class="pr-3">Saved there</th><th>Yours, not saved</th></tr></thead>
+      <thead>
+        <tr class="border-b-2 border-ink">
+          <th class="py-1 pr-3"><span class="sr-only">Field</span></th>
+          <th class="pr-3">Saved there</th>
+          <th>Yours, not saved</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="l in lines" :key="l.name" class="border-b border-rule"><th scope="row" class="py-1.5 pr-3 font-normal">{{ l.label }}</th><td class="pr-3 font-semibold" data-theirs>{{ l.theirs }}</td><td class="font-semibold" data-yours>{{ l.mine }}</td></tr>
+        <tr v-for="l in lines" :key="l.name" class="border-b border-rule">
+          <th scope="row" class="py-1.5 pr-3 font-normal">{{ l.label }}</th>
+          <td class="pr-3 font-semibold" data-theirs>{{ l.theirs }}</td>
+          <td class="font-semibold" data-yours>{{ l.mine }}</td>
+        </tr>
       </tbody>
     </table>
     <p v-else>What you typed is the same as what is saved there.</p>

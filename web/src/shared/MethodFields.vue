@@ -8,19 +8,36 @@ import ChoiceField from './ChoiceField.vue'
 export type MethodChoice = Schemas['Method']
 const model = defineModel<MethodChoice>({ required: true })
 const words = useWords()
-const parts = computed(() => words.value.method.filter(({ name, keys }) => name !== 'key' && name !== 'unit' && (keys === null || keys.includes(model.value.key))))
+const parts = computed(() =>
+  words.value.method.filter(
+    ({ name, keys }) => name !== 'key' && name !== 'unit' && (keys === null || keys.includes(model.value.key)),
+  ),
+)
 const keyPart = computed(() => words.value.method.find(({ name }) => name === 'key')!)
 const chosen = computed(() => words.value.keys.find(({ id }) => id === model.value.key)!)
 const set = (name: string, value: unknown) => (model.value = { ...model.value, [name]: value })
 const valueOf = (name: string) => JSON.stringify((model.value as Record<string, unknown>)[name])
 // A form's choices are texts; some values are not.
-const options = (choices: { value?: unknown; name: string }[]) => choices.map(({ value, name }) => ({ value: JSON.stringify(value), name }))
+const options = (choices: { value?: unknown; name: string }[]) =>
+  choices.map(({ value, name }) => ({ value: JSON.stringify(value), name }))
 </script>
 
 <template>
   <div class="grid gap-4">
-    <ChoiceField :model-value="valueOf('key')" :label="keyPart.label" :options="options(keyPart.choices)" @update:model-value="set('key', JSON.parse($event))" />
+    <ChoiceField
+      :model-value="valueOf('key')"
+      :label="keyPart.label"
+      :options="options(keyPart.choices)"
+      @update:model-value="set('key', JSON.parse($event))"
+    />
     <p class="text-pencil text-lg leading-tight">{{ chosen.source }}.</p>
-    <ChoiceField v-for="p in parts" :key="p.name" :model-value="valueOf(p.name)" :label="p.label" :options="options(p.choices)" @update:model-value="set(p.name, JSON.parse($event))" />
+    <ChoiceField
+      v-for="p in parts"
+      :key="p.name"
+      :model-value="valueOf(p.name)"
+      :label="p.label"
+      :options="options(p.choices)"
+      @update:model-value="set(p.name, JSON.parse($event))"
+    />
   </div>
 </template>

@@ -11,8 +11,23 @@ defineProps<{ label: string; entries: Entry[] }>()
     <MenuButton class="key">{{ label }}</MenuButton>
     <MenuItems class="absolute right-0 z-20 mt-1 w-60 bg-leaf border-[2.5px] border-ink grid">
       <MenuItem v-for="e in entries" :key="e.name" v-slot="{ active, close }">
-        <RouterLink v-if="e.to" :to="e.to" class="min-h-14 px-4 grid content-center font-semibold no-underline" :class="active ? 'bg-lit text-lit-ink' : ''" @click="close">{{ e.name }}</RouterLink>
-        <button v-else type="button" class="min-h-14 px-4 text-left font-semibold" :class="active ? 'bg-lit text-lit-ink' : ''" @click="e.act?.()">{{ e.name }}</button>
+        <RouterLink
+          v-if="e.to"
+          :to="e.to"
+          class="min-h-14 px-4 grid content-center font-semibold no-underline"
+          :class="active ? 'bg-lit text-lit-ink' : ''"
+          @click="close"
+          >{{ e.name }}</RouterLink
+        >
+        <button
+          v-else
+          type="button"
+          class="min-h-14 px-4 text-left font-semibold"
+          :class="active ? 'bg-lit text-lit-ink' : ''"
+          @click="e.act?.()"
+        >
+          {{ e.name }}
+        </button>
       </MenuItem>
     </MenuItems>
   </Menu>

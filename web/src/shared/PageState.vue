@@ -5,7 +5,9 @@ import { isProblem } from '@/api'
 // What stands while a page has nothing to show yet, or cannot.
 const props = defineProps<{ error?: unknown }>()
 defineEmits<{ retry: [] }>()
-const sentence = computed(() => (isProblem(props.error) ? props.error.message : 'The server cannot be reached. What you saved is safe.'))
+const sentence = computed(() =>
+  isProblem(props.error) ? props.error.message : 'The server cannot be reached. What you saved is safe.',
+)
 </script>
 
 <template>

@@ -4,7 +4,12 @@ import { X } from '@lucide/vue'
 import { ref, watch, type ComponentPublicInstance } from 'vue'
 
 // A leaf laid over the page, for a form or a choice. With typed text in it, Escape and the way out ask first.
-const props = defineProps<{ open: boolean; title: string; wide?: boolean; /** Another value once what was typed is saved. */ saved?: unknown }>()
+const props = defineProps<{
+  open: boolean
+  title: string
+  wide?: boolean
+  /** Another value once what was typed is saved. */ saved?: unknown
+}>()
 const emit = defineEmits<{ close: [] }>()
 
 const TEXT = 'input:not([type=radio], [type=checkbox], [type=file], [type=range]), textarea'
@@ -18,7 +23,9 @@ watch([() => props.open, () => props.saved], () => {
 
 /** The line that a new thing begins with has the focus, whatever stands above it. */
 const begin = (panel: Element | ComponentPublicInstance | null): void => {
-  const first = ((panel as ComponentPublicInstance | null)?.$el as HTMLElement | undefined)?.querySelector<HTMLElement>('[data-first]')
+  const first = ((panel as ComponentPublicInstance | null)?.$el as HTMLElement | undefined)?.querySelector<HTMLElement>(
+    '[data-first]',
+  )
   if (first && !written.size) requestAnimationFrame(() => first.focus())
 }
 function remember(event: FocusEvent): void {
@@ -38,14 +45,33 @@ function close(): void {
     <div class="fixed inset-0 overflow-y-auto">
       <div class="min-h-full grid place-items-center p-3">
         <!-- The way out comes last, so that a form's first line has the focus. -->
-        <DialogPanel :ref="begin" class="relative w-full bg-paper border-[2.5px] border-ink p-5 text-xl" :class="wide ? 'max-w-3xl' : 'max-w-xl'" @focusin="remember">
+        <DialogPanel
+          :ref="begin"
+          class="relative w-full bg-paper border-[2.5px] border-ink p-5 text-xl"
+          :class="wide ? 'max-w-3xl' : 'max-w-xl'"
+          @focusin="remember"
+        >
           <DialogTitle class="text-3xl font-extrabold leading-tight mb-4 pr-14">{{ title }}</DialogTitle>
-          <div v-if="asking" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2 mb-4 flex flex-wrap items-center justify-between gap-2">
+          <div
+            v-if="asking"
+            role="alert"
+            class="border-l-8 border-iron bg-warn px-3 py-2 mb-4 flex flex-wrap items-center justify-between gap-2"
+          >
             <span>What you typed is not saved.</span>
-            <span class="flex gap-2"><button type="button" class="key key-desk" @click="asking = false">Keep writing</button><button type="button" class="key key-desk" @click="emit('close')">Discard it</button></span>
+            <span class="flex gap-2"
+              ><button type="button" class="key key-desk" @click="asking = false">Keep writing</button
+              ><button type="button" class="key key-desk" @click="emit('close')">Discard it</button></span
+            >
           </div>
           <slot />
-          <button class="absolute top-3 right-3 min-h-14 min-w-14 grid place-content-center" type="button" aria-label="Close" @click="close"><X aria-hidden="true" /></button>
+          <button
+            class="absolute top-3 right-3 min-h-14 min-w-14 grid place-content-center"
+            type="button"
+            aria-label="Close"
+            @click="close"
+          >
+            <X aria-hidden="true" />
+          </button>
         </DialogPanel>
       </div>
     </div>

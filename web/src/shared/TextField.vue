@@ -2,7 +2,16 @@
 import { computed, useId } from 'vue'
 
 // A labelled line to write on, with what is wrong under it.
-const props = defineProps<{ label: string; error?: string; hint?: string; unit?: string; type?: string; suggestions?: string[]; inputmode?: 'decimal' | 'text'; /** Whether a dialog begins with it. */ first?: boolean }>()
+const props = defineProps<{
+  label: string
+  error?: string
+  hint?: string
+  unit?: string
+  type?: string
+  suggestions?: string[]
+  inputmode?: 'decimal' | 'text'
+  /** Whether a dialog begins with it. */ first?: boolean
+}>()
 const model = defineModel<string>({ required: true })
 const id = useId()
 const described = computed(() => (props.error ? `${id}-error` : props.hint ? `${id}-hint` : undefined))
@@ -12,7 +21,18 @@ const described = computed(() => (props.error ? `${id}-error` : props.hint ? `${
   <div class="grid gap-1">
     <label :for="id" class="font-semibold">{{ label }}</label>
     <div class="flex items-center gap-2">
-      <input :id="id" v-model="model" class="field" :data-first="first || undefined" :type="type ?? 'text'" :inputmode="inputmode" :list="suggestions ? `${id}-list` : undefined" autocomplete="off" :aria-invalid="error ? 'true' : undefined" :aria-describedby="described" />
+      <input
+        :id="id"
+        v-model="model"
+        class="field"
+        :data-first="first || undefined"
+        :type="type ?? 'text'"
+        :inputmode="inputmode"
+        :list="suggestions ? `${id}-list` : undefined"
+        autocomplete="off"
+        :aria-invalid="error ? 'true' : undefined"
+        :aria-describedby="described"
+      />
       <span v-if="unit" class="text-pencil">{{ unit }}</span>
     </div>
     <datalist v-if="suggestions" :id="`${id}-list`"><option v-for="s in suggestions" :key="s" :value="s" /></datalist>

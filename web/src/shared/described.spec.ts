@@ -1,8 +1,24 @@
 import { describe, expect, it } from 'vitest'
 import { changes, groups, numberOr, saidOf, written, type Field } from './described'
 
-const field = (name: string, more: Partial<Field> = {}): Field => ({ name, label: name, type: 'text', group: null, unit: null, hint: null, suggestions: null, carries: false, words: null, ...more })
-const FIELDS = [field('roots', { type: 'choice', group: 'Life', words: [{ value: 'many', name: 'Many' }] }), field('ph', { type: 'number', group: 'Chemistry' }), field('worms', { type: 'number', group: 'Life', unit: 'of them' }), field('fell_in', { type: 'flag' })]
+const field = (name: string, more: Partial<Field> = {}): Field => ({
+  name,
+  label: name,
+  type: 'text',
+  group: null,
+  unit: null,
+  hint: null,
+  suggestions: null,
+  carries: false,
+  words: null,
+  ...more,
+})
+const FIELDS = [
+  field('roots', { type: 'choice', group: 'Life', words: [{ value: 'many', name: 'Many' }] }),
+  field('ph', { type: 'number', group: 'Chemistry' }),
+  field('worms', { type: 'number', group: 'Life', unit: 'of them' }),
+  field('fell_in', { type: 'flag' }),
+]
 
 describe('what is described', () => {
   it('becomes lines of a form, and only what changed comes back', () => {

@@ -16,7 +16,9 @@ export function useForm<T>() {
   let last: { method: Method; path: string; body: Record<string, unknown> } | null = null
   const conflict = computed<FormConflict | null>(() => {
     const standing = isProblem(problem.value) && problem.value.status === 409 ? problem.value.body.standing : null
-    return standing && last ? { theirs: standing.values as Record<string, unknown>, yours: last.body, version: standing.version } : null
+    return standing && last
+      ? { theirs: standing.values as Record<string, unknown>, yours: last.body, version: standing.version }
+      : null
   })
 
   const at = (field: string): string | undefined => (isProblem(problem.value) ? problem.value.at(field) : undefined)
@@ -46,7 +48,9 @@ export function useForm<T>() {
 
   /** Saves what was typed on top of what is saved by now. */
   const onTop = (): Promise<T | undefined> =>
-    conflict.value && last ? send(last.method, last.path, { ...last.body, version: conflict.value.version }) : Promise.resolve(undefined)
+    conflict.value && last
+      ? send(last.method, last.path, { ...last.body, version: conflict.value.version })
+      : Promise.resolve(undefined)
 
   return { saving, problem, conflict, at, general, send, onTop }
 }

@@ -12,12 +12,19 @@ const words = useWords()
 const GRAVEL_MM = 2.6 // the least of gravel is drawn: the largest would fill the screen
 const drawn = (from: number, to: number): number => (from + Math.min(to, GRAVEL_MM)) / 2
 const matching = ref(false)
-const size = computed({ get: () => Math.round(pxPerMm.value * 100), set: (value: number) => (pxPerMm.value = value / 100) })
+const size = computed({
+  get: () => Math.round(pxPerMm.value * 100),
+  set: (value: number) => (pxPerMm.value = value / 100),
+})
 const grains = (mm: number) => {
   const r = (mm * pxPerMm.value) / 2
   const step = Math.max(r * 3, 4)
   const out: string[] = []
-  for (let y = r + 4; y < 70; y += step) for (let x = r + 4; x < COLUMN - 4 - r; x += step) out.push(`M${(x - r).toFixed(2)} ${y.toFixed(2)}a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(2 * r).toFixed(2)} 0a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(-2 * r).toFixed(2)} 0`)
+  for (let y = r + 4; y < 70; y += step)
+    for (let x = r + 4; x < COLUMN - 4 - r; x += step)
+      out.push(
+        `M${(x - r).toFixed(2)} ${y.toFixed(2)}a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(2 * r).toFixed(2)} 0a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(-2 * r).toFixed(2)} 0`,
+      )
   return out.join('')
 }
 function done(): void {
@@ -33,19 +40,41 @@ function forget(): void {
 <template>
   <section aria-labelledby="grain-title" class="grid gap-3 border-t-2 border-ink pt-3">
     <h2 id="grain-title" class="text-2xl">Grain sizes, at true scale</h2>
-    <p>{{ calibrated ? 'This screen has been matched to a card, so a grain here is as large as a grain in the hand.' : 'This screen has not been matched yet: the sizes are only about right.' }}</p>
+    <p>
+      {{
+        calibrated
+          ? 'This screen has been matched to a card, so a grain here is as large as a grain in the hand.'
+          : 'This screen has not been matched yet: the sizes are only about right.'
+      }}
+    </p>
     <div class="flex flex-wrap gap-3">
       <figure v-for="g in words.grain_sizes" :key="g.name" class="grid gap-1">
-        <svg :width="COLUMN" height="76" class="border-2 border-ink bg-leaf" aria-hidden="true"><path class="g-solid" :d="grains(drawn(g.from_mm, g.to_mm))" /></svg>
-        <figcaption class="leading-tight"><b class="first-letter:uppercase inline-block">{{ g.name }}</b><br />{{ g.to_mm > GRAVEL_MM ? `over ${g.from_mm} mm` : `${g.from_mm} to ${g.to_mm} mm` }}</figcaption>
+        <svg :width="COLUMN" height="76" class="border-2 border-ink bg-leaf" aria-hidden="true">
+          <path class="g-solid" :d="grains(drawn(g.from_mm, g.to_mm))" />
+        </svg>
+        <figcaption class="leading-tight">
+          <b class="first-letter:uppercase inline-block">{{ g.name }}</b><br />{{
+            g.to_mm > GRAVEL_MM ? `over ${g.from_mm} mm` : `${g.from_mm} to ${g.to_mm} mm`
+          }}
+        </figcaption>
       </figure>
     </div>
     <div v-if="matching" class="grid gap-3 border-y-2 border-ink py-3" data-matching>
-      <p>Lay a bank card or identity card on the screen, at its left edge, and move the line until the frame is just as wide.</p>
-      <div class="overflow-x-auto"><svg :width="CARD_MM * pxPerMm + 4" height="120" role="img" :aria-label="`A frame ${CARD_MM} mm wide`"><rect class="here" x="2" y="2" :width="CARD_MM * pxPerMm" height="116" rx="10" /></svg></div>
+      <p>
+        Lay a bank card or identity card on the screen, at its left edge, and move the line until the frame is just as
+        wide.
+      </p>
+      <div class="overflow-x-auto">
+        <svg :width="CARD_MM * pxPerMm + 4" height="120" role="img" :aria-label="`A frame ${CARD_MM} mm wide`">
+          <rect class="here" x="2" y="2" :width="CARD_MM * pxPerMm" height="116" rx="10" />
+        </svg>
+      </div>
       <div class="flex flex-wrap gap-2 items-center">
         <button type="button" class="key" aria-label="Narrower" @click="size -= 2">−</button>
-        <label class="grow min-w-48 grid"><span class="sr-only">Pixels a millimetre</span><input v-model.number="size" type="range" min="200" max="900" class="w-full h-14 accent-[var(--ink)]" /></label>
+        <label class="grow min-w-48 grid"
+          ><span class="sr-only">Pixels a millimetre</span
+          ><input v-model.number="size" type="range" min="200" max="900" class="w-full h-14 accent-[var(--ink)]"
+        /></label>
         <button type="button" class="key" aria-label="Wider" @click="size += 2">+</button>
         <button type="button" class="key key-main" @click="done">It fits</button>
       </div>

@@ -14,8 +14,12 @@ export const hair = (d: string): Part => ({ d, kind: 'hair' })
 export const silt = (d: string): Part => ({ d, kind: 'silt' })
 export const clay = (d: string): Part => ({ d, kind: 'clay' })
 export const solid = (d: string): Part => ({ d, kind: 'solid' })
-export const circle = (x: number, y: number, r: number): string => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
-export const dots = (places: [number, number][], r = 2): Part => ({ d: places.map(([x, y]) => circle(x, y, r)).join(''), kind: 'sand' })
+export const circle = (x: number, y: number, r: number): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
+export const dots = (places: [number, number][], r = 2): Part => ({
+  d: places.map(([x, y]) => circle(x, y, r)).join(''),
+  kind: 'sand',
+})
 /** A body: its ground hides what lies behind, its outline stands. */
 export const body = (d: string): Part[] => [ground(d), ink(d)]
 
@@ -31,7 +35,8 @@ export const fromAbove = (x: number, y: number): Part[] => body(`M${x - 9} 2V${y
 /** A flat hand at the side. */
 export const handLeft = body('M2 10H18q9 0 9 9V53q0 9 -9 9H2')
 export const handRight = body('M118 10H102q-9 0 -9 9V53q0 9 9 9H118')
-export const arrow = (x: number, y: number, length: number): Part => ink(`M${x} ${y}h${length}m${-Math.sign(length) * 7} -5l${Math.sign(length) * 7} 5l${-Math.sign(length) * 7} 5`)
+export const arrow = (x: number, y: number, length: number): Part =>
+  ink(`M${x} ${y}h${length}m${-Math.sign(length) * 7} -5l${Math.sign(length) * 7} 5l${-Math.sign(length) * 7} 5`)
 
 /** Places spread over the slab, the same each time. */
 export const spread = (count: number): [number, number][] =>
