@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Lets so many through at once in one process; one too many is told to come back. What takes seconds must not hold every thread.
+# Lets so many through at once in one process; one too many is told to come back. What takes seconds must not hold every
+# thread.
 class Gate
   # Raised for one too many.
   class Busy < StandardError

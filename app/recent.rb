@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What was made lately, under what it was made of, so that the same is not worked out again. Each process of the server keeps its own,
-# and forgets what was asked for longest ago.
+# What was made lately, under what it was made of, so that the same is not worked out again. Each process of the server
+# keeps its own, and forgets what was asked for longest ago.
 class Recent
   # @param most [Integer] entries, or as many as +size+ counts them
   # @yieldparam value [Object]

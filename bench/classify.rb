@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Rows a second and peak memory of `bin/grittle classify` on one core, for 100,000 and 1,000,000 rows, beside a bare loop of
-# CSV.foreach over the same file, and with two processes:
+# Rows a second and peak memory of `bin/grittle classify` on one core, for 100,000 and 1,000,000 rows, beside a bare
+# loop of CSV.foreach over the same file, and with two processes:
 #   ruby bench/classify.rb
 # The memory should be the same for both files: the command streams.
 

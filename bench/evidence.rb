@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The second opinion's time on one core: loading the core, the estimate alone, and a full assessment with suggestions; with
-# ruby --yjit bench/evidence.rb as bin/start serves.
+# The second opinion's time on one core: loading the core, the estimate alone, and a full assessment with suggestions;
+# with ruby --yjit bench/evidence.rb as bin/start serves.
 
 started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 require_relative "../core/lib/grittle"

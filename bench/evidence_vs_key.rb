@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 # Key and estimate on the same simulated answers: how often each names the class that was drawn, or one beside it; which
-# classes they tell apart differently; and how many tests it takes until the estimate is settled when the suggestions are
-# followed, against a fixed order. Then both on hands that are not as the model thinks: how often the 80 % region holds the truth,
-# how often the first class is right, and what the shares are worth by Brier and by log score. Minutes, not seconds:
+# classes they tell apart differently; and how many tests it takes until the estimate is settled when the suggestions
+# are followed, against a fixed order. Then both on hands that are not as the model thinks: how often the 80 % region
+# holds the truth, how often the first class is right, and what the shares are worth by Brier and by log score. Minutes,
+# not seconds:
 #   ruby bench/evidence_vs_key.rb [samples] [samples a hand]
 
 require_relative "../core/lib/grittle"
@@ -91,7 +92,8 @@ ways.each do |name, way|
        "#{(results.sum(&:first).to_f / SAMPLES).round(1)} | #{(taken.sum.to_f / SAMPLES).round} |"
 end
 
-# Hands by what they do otherwise than the model thinks; a bias drawn anew for every sample is a person of its own. [our own]
+# Hands by what they do otherwise than the model thinks; a bias drawn anew for every sample is a person of its own. [our
+# own]
 own_bias = ->(draw) { { clay: 4 * draw.call, sand: 5 * draw.call } }
 HANDS = {
   "as the model, answers independent" => { shared: 0.0 },
@@ -104,7 +106,8 @@ HANDS = {
 # The least share that a log score counts with: a key says nothing of the classes that it leaves out.
 LEAST = 0.01
 
-# Shares of the classes => what they are worth where +truth+ is the class: Brier's score, and the log in bits, less is better.
+# Shares of the classes => what they are worth where +truth+ is the class: Brier's score, and the log in bits, less is
+# better.
 def worth(shares, truth)
   brier = USDA.classes.keys.sum { |code| (shares.fetch(code, 0.0) - (code == truth ? 1 : 0))**2 }
   [shares.max_by(&:last)&.first == truth ? 1 : 0, brier, -Math.log2([shares.fetch(truth, 0.0), LEAST].max)]

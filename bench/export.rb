@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Time, time to the first piece, and memory of exporting 2,000 and 20,000 horizons, each with a reading, as package and as JSON, from
-# a database of its own. Flat memory means that ten times the horizons take hardly more of it.
+# Time, time to the first piece, and memory of exporting 2,000 and 20,000 horizons, each with a reading, as package and
+# as JSON, from a database of its own. Flat memory means that ten times the horizons take hardly more of it.
 #
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby --yjit -rbundler/setup bench/export.rb
 

@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
-# A database of its own, filled with as many sites as wanted, for the benches that ask what size costs. Rows are written past the
-# models, with those columns that the schema has, so that an earlier commit can be measured with the same script.
+# A database of its own, filled with as many sites as wanted, for the benches that ask what size costs. Rows are written
+# past the models, with those columns that the schema has, so that an earlier commit can be measured with the same
+# script.
 
 require_relative "../bin/support/maria_db"
 
-# Invented: sites of four profiles with five horizons, each textured and classed, but for one open profile at the end of each site.
+# Invented: sites of four profiles with five horizons, each textured and classed, but for one open profile at the end of
+# each site.
 module Filled
   PROFILES = 4
   HORIZONS = 5

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Clients at once on a running server, mixing reads and writes as benches and desks do: requests a second, the 95th percentile, and
-# what was refused. To compare two commits, start one after the other and run this against each:
+# Clients at once on a running server, mixing reads and writes as benches and desks do: requests a second, the 95th
+# percentile, and what was refused. To compare two commits, start one after the other and run this against each:
 #   ruby bench/load.rb [http://127.0.0.1:4600] [clients] [seconds]
 
 require "json"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What requests of a running server take beside the assessment with suggestions in a process of its own, as ratios of one run; the
-# server should be idle otherwise:
+# What requests of a running server take beside the assessment with suggestions in a process of its own, as ratios of
+# one run; the server should be idle otherwise:
 #   ruby --yjit bench/requests.rb [http://127.0.0.1:4600]
 
 require "json"

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# What size costs: the same requests at 1,000 and at 200,000 horizons, in a database of its own, as ratios of one run; and the first
-# page and a search at 1,000 horizons in ms and kB. Each is asked as for the first time: answers that were kept are forgotten.
+# What size costs: the same requests at 1,000 and at 200,000 horizons, in a database of its own, as ratios of one run;
+# and the first page and a search at 1,000 horizons in ms and kB. Each is asked as for the first time: answers that were
+# kept are forgotten.
 #
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby --yjit -rbundler/setup bench/scale.rb [horizons]
 

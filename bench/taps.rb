@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
-# What one horizon costs at the bench, from "Texture" to the class assigned, with three ribbons: taps with the keypad, taps with the
-# ruler, keys; and how long an action takes until the verdict has changed, in a real browser. Prints the table of the README. Makes a
-# site of its own in the fieldbook of the server that runs; the machine should be idle otherwise:
+# What one horizon costs at the bench, from "Texture" to the class assigned, with three ribbons: taps with the keypad,
+# taps with the ruler, keys; and how long an action takes until the verdict has changed, in a real browser. Prints the
+# table of the README. Makes a site of its own in the fieldbook of the server that runs; the machine should be idle
+# otherwise:
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby -rbundler/setup bench/taps.rb [http://127.0.0.1:4600]
 
 require "json"

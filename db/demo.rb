@@ -2,9 +2,9 @@
 
 require_relative "demo_picture"
 
-# An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. What the
-# hand felt is drawn by the core's own simulator from a composition that is invented too, and goes through the same models as
-# anybody's, so the demo cannot hold what the application would refuse.
+# An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. What
+# the hand felt is drawn by the core's own simulator from a composition that is invented too, and goes through the same
+# models as anybody's, so the demo cannot hold what the application would refuse.
 module Demo
   HAND = "Maren"
   PEN = "Tobe"

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Exchange
-  # SVG for files and for the field sheet: plain shapes only, so that every program can show them. Colours are those of the page on
-  # paper.
+  # SVG for files and for the field sheet: plain shapes only, so that every program can show them. Colours are those of
+  # the page on paper.
   module Drawing
     INK = "#1e1812"
     PENCIL = "#44392b"
@@ -14,7 +14,8 @@ module Exchange
     # Square px that one mark of a fill stands for, and px between lines of pure clay.
     AREA_PER_MARK = 34.0
     CLAY_LINE_PX = 2.6
-    # Steps of an even sequence over the plane, and of one along a line. [published: Roberts 2018, generalised golden ratio]
+    # Steps of an even sequence over the plane, and of one along a line. [published: Roberts 2018, generalised golden
+    # ratio]
     EVEN_X = 0.7548776662466927
     EVEN_Y = 0.5698402909980532
     EVEN = 0.6180339887498949

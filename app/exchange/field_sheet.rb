@@ -5,7 +5,8 @@ require "prawn-svg"
 require "prawn/table"
 
 module Exchange
-  # The field sheet: each profile with its column, its table of horizons, and how every class was reached, to be printed and filed.
+  # The field sheet: each profile with its column, its table of horizons, and how every class was reached, to be printed
+  # and filed.
   class FieldSheet
     MEDIA_TYPE = "application/pdf"
     # More is a book, not a sheet, and would be held in memory.

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Exchange
-  # Anybody's table of horizons as a CSV file: the columns are guessed, the person corrects the guess, and every row is checked
-  # before one is kept.
+  # Anybody's table of horizons as a CSV file: the columns are guessed, the person corrects the guess, and every row is
+  # checked before one is kept.
   class HorizonTable
     COLUMNS = Grittle::Entry::Columns
     MOST_ROWS = 50_000

@@ -3,9 +3,10 @@
 require "securerandom"
 
 module Exchange
-  # One file on its way in: opened and checked, mapped if it is a table, then imported as a whole or not at all. The file and how far
-  # it has come are kept beside the database, where every process of the server finds them; each opens the file for itself when it
-  # is asked for it. What was not imported when the server stops has changed nothing, and is sent again.
+  # One file on its way in: opened and checked, mapped if it is a table, then imported as a whole or not at all. The
+  # file and how far it has come are kept beside the database, where every process of the server finds them; each opens
+  # the file for itself when it is asked for it. What was not imported when the server stops has changed nothing, and is
+  # sent again.
   class Import
     MOST_BYTES = 64 * 1024 * 1024
     KEPT_FOR = 3600 # seconds

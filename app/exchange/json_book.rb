@@ -3,8 +3,8 @@
 require "base64"
 
 module Exchange
-  # Everything as one JSON object: a list of rows under each table's name, photographs in base64. Written as a stream; described
-  # by docs/exchange-schema.json.
+  # Everything as one JSON object: a list of rows under each table's name, photographs in base64. Written as a stream;
+  # described by docs/exchange-schema.json.
   class JsonBook
     MEDIA_TYPE = "application/json"
     FORMAT = "grittle-fieldbook"

@@ -3,8 +3,8 @@
 require "zip_kit"
 
 module Exchange
-  # The tables as CSV files in a ZIP, described by datapackage.json (Frictionless Data Package), with the photographs. Written as
-  # a stream.
+  # The tables as CSV files in a ZIP, described by datapackage.json (Frictionless Data Package), with the photographs.
+  # Written as a stream.
   class Package
     MEDIA_TYPE = "application/zip"
     # Bytes of lines that are packed at once.

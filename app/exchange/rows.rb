@@ -3,15 +3,16 @@
 require "json"
 
 module Exchange
-  # What is kept of a table as rows of its columns, batch by batch, so that memory stays flat however many there are; read past the
-  # models, which would take most of the time.
+  # What is kept of a table as rows of its columns, batch by batch, so that memory stays flat however many there are;
+  # read past the models, which would take most of the time.
   class Rows
     BATCH = 1000
     # Columns of the database that a derived column needs.
     DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id" }.freeze
     SOURCES = { field: ->(_) { "described" }, person: ->(column) { "#{column.name}_id" },
                 derived: ->(column) { DERIVED_FROM.fetch(column.name) } }.freeze
-    # What the database itself turns into what the row holds: times as ISO 8601 to the microsecond, UTC, and decimal numbers.
+    # What the database itself turns into what the row holds: times as ISO 8601 to the microsecond, UTC, and decimal
+    # numbers.
     SELECTED = { time: "DATE_FORMAT(%s, '%%Y-%%m-%%dT%%H:%%i:%%S.%%fZ')", number: "CAST(%s AS DOUBLE)" }.freeze
 
     # @param table [Table]

@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 module Exchange
-  # A file that is written while it is sent, with a database connection of its own for as long as that takes. Where the server hands
-  # over the connection, a thread of the export's own sends it, so that a slow reader holds none of those that answer.
+  # A file that is written while it is sent, with a database connection of its own for as long as that takes. Where the
+  # server hands over the connection, a thread of the export's own sends it, so that a slow reader holds none of those
+  # that answer.
   class Stream
     # Seconds in which a reader must take something.
     PATIENCE = 60

@@ -3,8 +3,8 @@
 module Exchange
   # A column of a table: its name, what it holds, and how it is read from a record and from a file.
   #
-  #   kinds: id, text, integer, number, flag, time, json, ref (an id in another table), person (a name), field (a field that
-  #   the core describes), derived (for people; ignored on the way in)
+  #   kinds: id, text, integer, number, flag, time, json, ref (an id in another table), person (a name), field (a field
+  #   that the core describes), derived (for people; ignored on the way in)
   Column = Struct.new(:name, :kind, :about, :to, :field, keyword_init: true) do
     # @return [String] type in a Frictionless table schema
     def type

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Exchange
-  # The earlier values that changes left: they speak of other rows by id, inside what they keep, and those ids are others on the
-  # way in.
+  # The earlier values that changes left: they speak of other rows by id, inside what they keep, and those ids are
+  # others on the way in.
   module Traces
     # What in a kept value is an id of which table.
     REFS = { "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites" }.freeze

@@ -3,8 +3,8 @@
 require "stringio"
 
 module Exchange
-  # The files of a ZIP that was sent, read with limits: what it says of its own sizes is not trusted. Names only choose what is
-  # read; nothing is ever written under one.
+  # The files of a ZIP that was sent, read with limits: what it says of its own sizes is not trusted. Names only choose
+  # what is read; nothing is ever written under one.
   class Unpacked
     MOST_FILES = 5_000
     MOST_BYTES = 400 * 1024 * 1024

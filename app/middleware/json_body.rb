@@ -3,7 +3,8 @@
 require "json"
 require "stringio"
 
-# Refuses a body that is too large or no JSON object, before anything looks at it; files pass as they are, up to their own size.
+# Refuses a body that is too large or no JSON object, before anything looks at it; files pass as they are, up to their
+# own size.
 class JsonBody
   # Bytes: a reading's largest change is under 4 kB.
   LIMIT = 256 * 1024

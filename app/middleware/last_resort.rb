@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Whatever goes wrong in front of the routes is answered like anything else that goes wrong: as a problem with a sentence.
+# Whatever goes wrong in front of the routes is answered like anything else that goes wrong: as a problem with a
+# sentence.
 class LastResort
   def initialize(app)
     @app = app

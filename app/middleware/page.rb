@@ -2,7 +2,8 @@
 
 require "rack/files"
 
-# The built page: its files as they are, compressed where the browser takes them so, and index.html for every place of its own.
+# The built page: its files as they are, compressed where the browser takes them so, and index.html for every place of
+# its own.
 class Page
   # Nothing is fetched from anywhere else.
   HEADERS = {

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Refuses what no caller of ours sends, before anything trips over it: a path or query that is no text, names that nest, pages beyond
-# counting, and a write from another page.
+# Refuses what no caller of ours sends, before anything trips over it: a path or query that is no text, names that nest,
+# pages beyond counting, and a write from another page.
 class PlainRequest
   ESCAPE = /%(?!\h\h)/
   # A query of ours is short.

@@ -2,8 +2,8 @@
 
 # One thing that was said of a reading: an observation, or another of the events below. Only ever added.
 class Answer < Record
-  # Names that are no observations: the loop's answer, what was expected before any water, and why a contradiction is kept (the
-  # rule's name follows).
+  # Names that are no observations: the loop's answer, what was expected before any water, and why a contradiction is
+  # kept (the rule's name follows).
   MOISTURE = "moisture_answer"
   EXPECTED = "expected"
   KEPT = "kept/"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Something that is described by the core's fields. What was written down stands in one column, by the names of the fields; the
-# core says what may stand there.
+# Something that is described by the core's fields. What was written down stands in one column, by the names of the
+# fields; the core says what may stand there.
 module Describable
   def self.included(base) = base.attribute(:described, ActiveRecord::Type::Json.new)
 

@@ -21,7 +21,8 @@ class Fieldbook < ActiveRecord::Base
   # @return [ActiveRecord::Relation]
   def readings = Reading.joins(:sample).where(samples: { fieldbook_id: id })
 
-  # What was left open, by an index of its own; the fieldbook is looked up after, or the database would go through all of its sites.
+  # What was left open, by an index of its own; the fieldbook is looked up after, or the database would go through all
+  # of its sites.
   # @return [ActiveRecord::Relation]
   def open_profiles
     Profile.joins("STRAIGHT_JOIN sites ON sites.id = profiles.site_id").where(sites: { fieldbook_id: id }, open: true)

@@ -42,8 +42,8 @@ class LayerChange < Record
 
   def added = profile.horizons.reject { |horizon| was["horizons"].any? { |earlier| earlier["id"] == horizon.id } }
 
-  # Samples that a split moved go back by themselves, and those at depths find their horizon; what was textured since would be
-  # hidden.
+  # Samples that a split moved go back by themselves, and those at depths find their horizon; what was textured since
+  # would be hidden.
   def touched
     known = was["samples"].map(&:first)
     added.find { |horizon| horizon.samples.where.not(id: known).where(profile_id: nil).exists? }

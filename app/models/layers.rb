@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What is done to the layers of one profile as a whole: a boundary moved, a horizon split, two merged, the last of it undone.
-# Readings are kept in all of it.
+# What is done to the layers of one profile as a whole: a boundary moved, a horizon split, two merged, the last of it
+# undone. Readings are kept in all of it.
 class Layers
   # @param profile [Profile]
   def initialize(profile)
@@ -50,7 +50,8 @@ class Layers
   end
 
   # A whole table at once, all rows or none: those with an id are changed, the others added.
-  # @param rows [Array<Hash{Symbol=>Object}>] id and version, designation, upper_cm, lower_cm, boundary, colours, described
+  # @param rows [Array<Hash{Symbol=>Object}>] id and version, designation, upper_cm, lower_cm, boundary, colours,
+  #   described
   # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; Record::Stale
   def write(rows)
     @profile.with_lock do

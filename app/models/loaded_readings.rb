@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Readings as they were loaded for the last answer, so that the next needs not load them again: each is lent to one request at a time,
-# and only while it stands in the database as it was put away. Each process of the server keeps its own.
+# Readings as they were loaded for the last answer, so that the next needs not load them again: each is lent to one
+# request at a time, and only while it stands in the database as it was put away. Each process of the server keeps its
+# own.
 module LoadedReadings
   # Readings, about 50 kB each: those at a bench now; the rest is loaded when it is asked for. [our own]
   MOST = 200

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A row with the columns of a method, and the people: the hand that textures and the pen that writes. A reading takes them over from
-# its profile and keeps its own.
+# A row with the columns of a method, and the people: the hand that textures and the pen that writes. A reading takes
+# them over from its profile and keeps its own.
 module Methodical
   PARTS = Grittle::FieldMethod::NAMES
   # What a reading copies from its profile.

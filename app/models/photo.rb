@@ -4,8 +4,8 @@ require "digest"
 require "fileutils"
 require "vips"
 
-# A photograph of a pit, a horizon or a ribbon. The picture lies in a folder beside the database, under its digest, written anew
-# from its pixels: whatever else the file carried, the place it was taken at among it, is left behind.
+# A photograph of a pit, a horizon or a ribbon. The picture lies in a folder beside the database, under its digest,
+# written anew from its pixels: whatever else the file carried, the place it was taken at among it, is left behind.
 class Photo < Record
   Vips.block_untrusted(true) # loaders that were never meant for strangers' files
 

@@ -82,8 +82,8 @@ class Profile < Record
     waiting.find { |horizon| below && horizon.upper_cm > below.upper_cm } || (waiting - [below]).first
   end
 
-  # What follows from the readings and is kept for lists: what speaks for each horizon, its class, whether something is open, and what
-  # the profile is found by.
+  # What follows from the readings and is kept for lists: what speaks for each horizon, its class, whether something is
+  # open, and what the profile is found by.
   # @param touch [Boolean] whether the profile was worked on just now
   def refresh(touch: false)
     layers = horizons.reset.preload(:reported_classes, readings: [:assignments, { sample: %i[profile horizon] }]).to_a

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# One hand-texturing of one sample. What happened to it are rows that are added and never overwritten; what stands, what is refused
-# and what follows is the core's Record. This only stores and loads it.
+# One hand-texturing of one sample. What happened to it are rows that are added and never overwritten; what stands, what
+# is refused and what follows is the core's Record. This only stores and loads it.
 class Reading < Record
   belongs_to :sample
   belongs_to :hand, class_name: "Observer", optional: true
@@ -150,8 +150,8 @@ class Reading < Record
     model.where(reading_id: id).order(:id).pluck(*names).map { |row| names.zip(row).to_h }
   end
 
-  # The version moves on first, also when only rows are added: that locks the reading, so that of two writers on one version the second
-  # is told, and what was loaded in that version still holds. All that one change adds has one time.
+  # The version moves on first, also when only rows are added: that locks the reading, so that of two writers on one
+  # version the second is told, and what was loaded in that version still holds. All that one change adds has one time.
   def write(version)
     transaction do
       @now = Time.now.utc.round(6)
@@ -164,7 +164,8 @@ class Reading < Record
     @records = nil
   end
 
-  # Keeps what the core says has happened. What is only added is laid behind what was read; what changes earlier rows is read anew.
+  # Keeps what the core says has happened. What is only added is laid behind what was read; what changes earlier rows is
+  # read anew.
   def add(happened, **more)
     before = events
     added = happened.map { |event| keep(event, **more) }

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# One ribbon with the length as it was entered. A correction is a new row with both times; the earlier one is taken back, not changed.
+# One ribbon with the length as it was entered. A correction is a new row with both times; the earlier one is taken
+# back, not changed.
 class Ribbon < Record
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true

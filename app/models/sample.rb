@@ -63,7 +63,8 @@ class Sample < Record
     input.slice(:kind, :label, :upper_cm, :lower_cm).merge(described_with("sample", input[:described]))
   end
 
-  # To the horizon its depth falls in; at a boundary to the one below. That follows from the depths and is no change of its own.
+  # To the horizon its depth falls in; at a boundary to the one below. That follows from the depths and is no change of
+  # its own.
   def attach
     depth = lower_cm ? (upper_cm + lower_cm) / 2 : upper_cm
     update_columns(horizon_id: profile.horizons.reload.find { |layer| depth >= layer.upper_cm && depth < layer.lower_cm }&.id)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What a site is found by: words and a day of its own, words, classes and days of its profiles, and that one is open. It follows from
-# what is described and is kept so that a search reads an index.
+# What a site is found by: words and a day of its own, words, classes and days of its profiles, and that one is open. It
+# follows from what is described and is kept so that a search reads an index.
 class SearchTerm < Record
   belongs_to :site
   belongs_to :profile, optional: true

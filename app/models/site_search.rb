@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Sites by what they hold: words that each begin one of theirs, a class that was given, days, and whether something is left to do.
+# Sites by what they hold: words that each begin one of theirs, a class that was given, days, and whether something is
+# left to do.
 class SiteSearch
   # @param params [Hash{String=>String}] text, class (SYSTEM:CODE), from, to, unfinished
   # @param fieldbook [Fieldbook]
@@ -13,7 +14,8 @@ class SiteSearch
   MOST = 300
 
   # One page of what is found, in the order of their numbers.
-  # @return [Array] numbers of sites, and the figures of the page: :page, :pages, :total, and :more where there are more than counted
+  # @return [Array] numbers of sites, and the figures of the page: :page, :pages, :total, and :more where there are more
+  #   than counted
   # @raise [Grittle::InvalidInput] for what is no date
   def page(page, size)
     parts = [*words, *with_class, *between, *unfinished]
@@ -31,8 +33,8 @@ class SiteSearch
     [ids[(page - 1) * size, size] || [], [ids.size, most].min, ids.size > most]
   end
 
-  # A part that few sites have leads, and the others are asked of those alone; where all have many, the first is walked until enough
-  # is found. Nothing is counted whole.
+  # A part that few sites have leads, and the others are asked of those alone; where all have many, the first is walked
+  # until enough is found. Nothing is counted whole.
   # @param parts [Array<ActiveRecord::Relation>] of search terms; a site must be in each
   # @return [Array<Integer>] numbers of sites, rising, at most one more than +most+
   def among(parts, most)
@@ -72,8 +74,8 @@ class SiteSearch
     words.map { |word| beginning(SearchTerm.where(kind: "word"), word) }
   end
 
-  # Where all that begins so is one word, it is asked for as such: its sites then lie in order in the index, and as many as are wanted
-  # are read of them.
+  # Where all that begins so is one word, it is asked for as such: its sites then lie in order in the index, and as many
+  # as are wanted are read of them.
   def beginning(terms, word)
     begun = terms.where("term LIKE ?", "#{ActiveRecord::Base.sanitize_sql_like(word)}%")
     one = begun.order(:term).limit(1).pick(:term)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# How a record stands, as a short text from one look at the database: as long as it is the same, what was made of the record is true.
-# Rows are never removed and versions only rise, so counts and sums of them tell every change.
+# How a record stands, as a short text from one look at the database: as long as it is the same, what was made of the
+# record is true. Rows are never removed and versions only rise, so counts and sums of them tell every change.
 module Stamp
   # Of a table's rows: how many, their versions, when they last changed, and what was taken away of them.
   def self.sums(table, *more)
@@ -29,7 +29,8 @@ module Stamp
     FROM profiles JOIN sites ON sites.id = profiles.site_id WHERE profiles.id = %d
   SQL
 
-  # Of a reading's own row; and of what else its bench shows: the sample, the photographs, and the profile with its layers.
+  # Of a reading's own row; and of what else its bench shows: the sample, the photographs, and the profile with its
+  # layers.
   READING = <<~SQL.squish.freeze
     SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at),
       CONCAT_WS(' ', samples.lock_version, samples.updated_at, samples.horizon_id,

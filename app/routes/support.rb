@@ -28,8 +28,8 @@ module Routes
       halt status, JSON.generate(value)
     end
 
-    # An answer that is made only when the record stands otherwise than when it was made last; what was found through one fieldbook
-    # is answered through that one alone.
+    # An answer that is made only when the record stands otherwise than when it was made last; what was found through
+    # one fieldbook is answered through that one alone.
     # @param record [Array] what it is of
     # @param stamp [String] how it stands
     # @yieldreturn [Object]

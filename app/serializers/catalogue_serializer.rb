@@ -4,7 +4,8 @@ require "digest"
 
 # The core's words, limits and classes for the page. The same for everybody, so made once.
 module CatalogueSerializer
-  # mm that a ribbon's thickness is counted from, once somebody counts: what most teach for the flow key [common practice].
+  # mm that a ribbon's thickness is counted from, once somebody counts: what most teach for the flow key [common
+  # practice].
   THICKNESS_FROM_MM = 3
 
   module_function

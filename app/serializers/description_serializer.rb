@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What was described and what is read from it: samples with their findings, photographs, several readings of one horizon, and
-# the reading down a profile.
+# What was described and what is read from it: samples with their findings, photographs, several readings of one
+# horizon, and the reading down a profile.
 module DescriptionSerializer
   FINDINGS = Grittle::Profile::Findings
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# A reading as the page sees it: whole for the bench, in summary for lists and the section. Renders only; what it says is the core's.
+# A reading as the page sees it: whole for the bench, in summary for lists and the section. Renders only; what it says
+# is the core's.
 module ReadingSerializer
   module_function
 
@@ -33,7 +34,8 @@ module ReadingSerializer
     whole.merge("contradictions" => whole["contradictions"].map { |one| one.merge("kept" => kept[one["rule"]]) })
   end
 
-  # @return [Hash] what is ready to be assigned; and for each class that may be, the names that are ready for it, the fullest first
+  # @return [Hash] what is ready to be assigned; and for each class that may be, the names that are ready for it, the
+  #   fullest first
   def offers(reading, assessment)
     seen = reading.horizon&.seen || {}
     ready = assessment.offers(seen)

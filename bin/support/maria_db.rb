@@ -15,7 +15,8 @@ class MariaDb
   # Test data may be lost.
   FLEETING = %w[--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync
                 --performance-schema=OFF].freeze
-  # Share of the machine's memory for pages of the database, between the server's own default and what a fieldbook can fill. [our own]
+  # Share of the machine's memory for pages of the database, between the server's own default and what a fieldbook can
+  # fill. [our own]
   MEMORY_SHARE = 0.2
   BUFFER_MB = (128..2048)
   # Tests keep little.

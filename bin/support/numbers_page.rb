@@ -2,8 +2,9 @@
 
 require_relative "../../core/lib/grittle"
 
-# docs/numbers.md: every number of the core with its unit and source, and the pages of the table keys, from the data that the core
-# computes with. A spec compares. Run by hand after a change of core/lib/grittle/data/:   ruby bin/support/numbers_page.rb
+# docs/numbers.md: every number of the core with its unit and source, and the pages of the table keys, from the data
+# that the core computes with. A spec compares. Run by hand after a change of core/lib/grittle/data/:   ruby
+# bin/support/numbers_page.rb
 module NumbersPage
   PATH = File.expand_path("../../docs/numbers.md", __dir__)
   OPENING = <<~TEXT

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Writes docs/exchange-schema.json, the JSON Schema of an exported fieldbook. Run by hand after a change of app/exchange/tables.rb
-# or the core's fields; a spec compares.   ruby -rbundler/setup bin/support/write_exchange_schema.rb
+# Writes docs/exchange-schema.json, the JSON Schema of an exported fieldbook. Run by hand after a change of
+# app/exchange/tables.rb or the core's fields; a spec compares.   ruby -rbundler/setup
+# bin/support/write_exchange_schema.rb
 
 require "active_record"
 require_relative "../../app/models"

@@ -138,8 +138,9 @@ module Grittle
   # @param silt_limit [Numeric, nil] µm between silt and sand where it was measured; systems with another limit then get
   #   an estimate of what they would have measured. nil takes the numbers as each system's own
   # @param name [Hash] sand_grade, fragments, fragment_size: see {FullName#initialize}
-  # @return [Array<Hash>] one a system: "system", "code", "name", "full_name", "full_code", "group", "neighbours" (names),
-  #   "distance" (percentage points to the nearest line), "near" (names of classes within 2), "composition", "estimate"
+  # @return [Array<Hash>] one a system: "system", "code", "name", "full_name", "full_code", "group", "neighbours"
+  #   (names), "distance" (percentage points to the nearest line), "near" (names of classes within 2), "composition",
+  #   "estimate"
   # @raise [UnknownName]
   def self.compare(composition, silt_limit: nil, **name)
     TRIANGLES.values.map do |triangle|

@@ -2,8 +2,8 @@
 
 require_relative "spec_helper"
 
-# What once said something that is wrong, or kept quiet about something that is not: each with the sentence that is said now.
-# Common practice, no source, but where a line names one.
+# What once said something that is wrong, or kept quiet about something that is not: each with the sentence that is said
+# now. Common practice, no source, but where a line names one.
 RSpec.describe Grittle do
   B = { "ball_holds" => true }.freeze # rubocop:disable RSpec/LeakyConstantDeclaration, Lint/ConstantDefinitionInBlock -- in every row
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Every change to the layers of a profile keeps how they were, so that the last one can be undone; a horizon that was merged
-# into another stays as removed.
+# Every change to the layers of a profile keeps how they were, so that the last one can be undone; a horizon that was
+# merged into another stays as removed.
 class UndoChangesOfLayers < ActiveRecord::Migration[7.2]
   def change
     add_column :horizons, :removed_at, :datetime, precision: 6

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What is written down of a site, a profile, a horizon and a sample, by the core's names of fields; which reading speaks for a
-# horizon; what companion tests showed, look by look; photographs; and ribbons that were measured on one.
+# What is written down of a site, a profile, a horizon and a sample, by the core's names of fields; which reading speaks
+# for a horizon; what companion tests showed, look by look; photographs; and ribbons that were measured on one.
 class DescribeEverything < ActiveRecord::Migration[7.2]
   def change
     %i[sites profiles horizons samples].each { |table| add_column table, :described, :json }

@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
-# A fieldbook that everything belongs to; the class of an assignment with its key, its system and what belongs to its name; classes
-# that were reported without a reading; who made every trace; both times of a corrected ribbon; and small columns that lists read in
-# place of computing: what a horizon is called, what is still open, and the verdict of a reading for its version.
+# A fieldbook that everything belongs to; the class of an assignment with its key, its system and what belongs to its
+# name; classes that were reported without a reading; who made every trace; both times of a corrected ribbon; and small
+# columns that lists read in place of computing: what a horizon is called, what is still open, and the verdict of a
+# reading for its version.
 class NameWhatWasGiven < ActiveRecord::Migration[7.2]
   def up
     fieldbooks

@@ -2,8 +2,8 @@
 
 require "zip_kit"
 
-# Every key and every code it can name goes through all that a class goes through: assigned twice to one horizon, shown on the section
-# and beside another profile, exported, taken in again, and printed.
+# Every key and every code it can name goes through all that a class goes through: assigned twice to one horizon, shown
+# on the section and beside another profile, exported, taken in again, and printed.
 RSpec.describe "every name that a key gives" do
   rows = Grittle.keys.flat_map do |key|
     systems = Grittle::FieldMethod::PARTS[:system].of?(key::ID) ? Grittle::TRIANGLES.keys : [key::SYSTEM]

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The one front door's answer for every profile of the demo, kept as a file: whatever changes in it is looked at before it is kept.
-# Written anew with GRITTLE_KEEP=1 bin/test spec/api/read_down_spec.rb
+# The one front door's answer for every profile of the demo, kept as a file: whatever changes in it is looked at before
+# it is kept. Written anew with GRITTLE_KEEP=1 bin/test spec/api/read_down_spec.rb
 RSpec.describe "what is read down the demo's profiles" do
   kept = File.expand_path("../fixtures/read_down.json", __dir__)
 

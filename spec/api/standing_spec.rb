@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Who changes what somebody else has changed meanwhile is told how it stands now, field by field, and nothing is written over.
+# Who changes what somebody else has changed meanwhile is told how it stands now, field by field, and nothing is written
+# over.
 RSpec.describe "a change on an earlier version" do
   let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60]) }
   let(:horizon) { profile.horizons.first }

@@ -19,7 +19,8 @@ RSpec.describe Exchange::Cells do
     expect(CSV.parse_line(described_class.header([column(:text), column(:json)]))).to eq %w[x x]
   end
 
-  # A text that a spreadsheet would take for a formula is written behind an apostrophe, and comes back without it. [common practice]
+  # A text that a spreadsheet would take for a formula is written behind an apostrophe, and comes back without it.
+  # [common practice]
   {
     "=cmd|'/c calc'!A0" => "'=cmd|'/c calc'!A0", "+1" => "'+1", "-1 to 2" => "'-1 to 2", "@sum" => "'@sum", "'=already" => "''=already",
     "'tis wet" => "''tis wet", "plain" => "plain", "a=b" => "a=b", "\tindented" => "'\tindented"

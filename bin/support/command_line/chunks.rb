@@ -33,7 +33,8 @@ module CommandLine
       @separator = SEPARATORS.max_by { |one| @header.count(one) }
     end
 
-    # Yields text without quotes, cut behind a row, or any text with quotes; for the latter the block says how far it came.
+    # Yields text without quotes, cut behind a row, or any text with quotes; for the latter the block says how far it
+    # came.
     # @yieldparam text [String]
     # @yieldparam last [Boolean] whether nothing follows
     # @yieldreturn [Integer] bytes of a text with quotes that were used; the rest comes again with what follows

@@ -63,8 +63,9 @@ module CommandLine
       out
     end
 
-    # A quote opens a field only where the field begins, and the field goes on to the quote that a separator or the row's end
-    # follows. A row in which that is not so is bad by itself: the rows behind it are read as if it were not there.
+    # A quote opens a field only where the field begins, and the field goes on to the quote that a separator or the
+    # row's end follows. A row in which that is not so is bad by itself: the rows behind it are read as if it were not
+    # there.
     # @param text [String]
     # @param last [Boolean] whether nothing follows the text
     # @return [Array] the rows with their classes, and how many bytes of the text they were
@@ -85,7 +86,8 @@ module CommandLine
 
     private
 
-    # What nearly every file is, without a call for each cell: one system, three numbers that were seen before and add up to 100.
+    # What nearly every file is, without a call for each cell: one system, three numbers that were seen before and add
+    # up to 100.
     def fast(text, out)
       separator = @separator
       numbers = @numbers
@@ -119,7 +121,8 @@ module CommandLine
       end
     end
 
-    # @return [Array<String>, Symbol, nil] cells of a row that may go on behind its first line; nil leaves the scanner behind that
+    # @return [Array<String>, Symbol, nil] cells of a row that may go on behind its first line; nil leaves the scanner
+    #   behind that
     def whole_row(scanner, start, last)
       behind = scanner.pos
       scanner.pos = start

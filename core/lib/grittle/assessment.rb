@@ -94,8 +94,8 @@ module Grittle
     # @return [Offers]
     def offers(seen = {}) = Offers.new(observations, method, seen)
 
-    # What is ready to be assigned, first things first: all names of the first class, the fullest of the others; for organic soil the
-    # words it has in place of a class.
+    # What is ready to be assigned, first things first: all names of the first class, the fullest of the others; for
+    # organic soil the words it has in place of a class.
     # @param seen [Hash{String=>Object}] what was written down of the horizon
     # @return [Array<NamedClass>]
     def proposals(seen = {})

@@ -2,7 +2,8 @@
 
 require_relative "../spec_helper"
 
-# The model against itself: what it says must come true as often as it says, on hands that feel as it assumes (our own model).
+# The model against itself: what it says must come true as often as it says, on hands that feel as it assumes (our own
+# model).
 RSpec.describe Grittle::Evidence::Simulator do
   def soil(sand, clay) = Grittle::Composition.new(sand: sand, clay: clay)
 
@@ -29,8 +30,8 @@ RSpec.describe Grittle::Evidence::Simulator do
     expect(mean).to be_within(1.5).of(Grittle::Curves["consensus"].length(25))
   end
 
-  # How often the 80 % regions hold the truth, and how often classes said at 60 to 70 % are right. The estimate allows for a bias
-  # that hands share among their tests, so on hands without one it is a little too careful.
+  # How often the 80 % regions hold the truth, and how often classes said at 60 to 70 % are right. The estimate allows
+  # for a bias that hands share among their tests, so on hands without one it is a little too careful.
   {
     "hands that feel as the model says" => [{ shared: 0.0 }, 0.87..0.96],
     "hands whose tests go together" => [{}, 0.82..0.92],

@@ -63,7 +63,8 @@ RSpec.describe Grittle::Keys::FieldGrades do
     expect(walk({ "coherence" => "none", "moisture_rounds" => 1, "plasticity" => "very" }).disagreeing_tests).to eq []
   end
 
-  # Common practice: 90-100 mm, like modelling clay, moderate resistance is a medium clay; with firm resistance it is not.
+  # Common practice: 90-100 mm, like modelling clay, moderate resistance is a medium clay; with firm resistance it is
+  # not.
   it "lets resistance to shearing decide among the clays" do
     like_clay = { "ball_holds" => true, "ribbons" => ribbons(95, 95, 95), "feel_words" => ["like_modelling_clay"] }
     expect(codes(like_clay.merge("shear_resistance" => "moderate")).first).to eq "MC"

@@ -8,7 +8,8 @@ RSpec.describe Grittle::Keys::Page do
   parts = { title: "Page", source: "a handbook", mark: "from memory", printed: { "S" => { "bolus" => "sandy" } },
             read: { "S" => { "ribbons" => "0-2", "grittiness" => "extreme" } }, near: { "S" => { "grittiness" => "very" } } }
 
-  # The lengths printed beside the grades, from memory: Northcote 1979; Australian Soil and Land Survey Field Handbook, 3rd ed.
+  # The lengths printed beside the grades, from memory: Northcote 1979; Australian Soil and Land Survey Field Handbook,
+  # 3rd ed.
   it "reads the lengths of field grades as they are printed" do
     about = Grittle::Data::FIELD_GRADE_FIGURES["about"]
     read = grades.read.transform_values { |row| row["ribbons"] }

@@ -53,7 +53,8 @@ RSpec.describe Grittle::NamedClass do
     expect(all.map { |one| described_class.from(one.to_h) }).to eq all
   end
 
-  # Soil Survey Manual, USDA Handbook 18, 2017, ch. 3; for grades: Australian field handbook, 3rd ed., 2009 (from memory).
+  # Soil Survey Manual, USDA Handbook 18, 2017, ch. 3; for grades: Australian field handbook, 3rd ed., 2009 (from
+  # memory).
   {
     ["usda", "SL", { sand_grade: "fine", fragments: 20 }] => ["gravelly fine sandy loam", "GR-FSL"],
     ["usda", "CL", { position: "light" }] => ["light clay loam", "CL-"],

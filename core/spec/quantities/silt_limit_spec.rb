@@ -5,7 +5,8 @@ require_relative "../spec_helper"
 RSpec.describe Grittle::SiltLimit do
   let(:loam) { composition(40, 20) }
 
-  # By hand, 40 sand, 40 silt, 20 clay at 50 µm. To 63: 60 + 40 ln(63/50)/ln(2000/50) = 62.51. To 20: 20 + 40 ln(10)/ln(25) = 48.61.
+  # By hand, 40 sand, 40 silt, 20 clay at 50 µm. To 63: 60 + 40 ln(63/50)/ln(2000/50) = 62.51. To 20: 20 + 40
+  # ln(10)/ln(25) = 48.61.
   { 63 => [62.51, 37.49], 60 => [61.98, 38.02], 20 => [48.61, 51.39] }.each do |limit, (finer, sand)|
     it "moves the line between silt and sand from 50 to #{limit} µm" do
       moved = described_class.convert(loam, from: 50, to: limit)

@@ -2,7 +2,8 @@
 
 require_relative "../spec_helper"
 
-# The ten minutes and the rise of one grade [from memory: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009].
+# The ten minutes and the rise of one grade [from memory: Australian Soil and Land Survey Field Handbook, 3rd ed.,
+# 2009].
 RSpec.describe Grittle::Reworking do
   def worked(early, late, **more)
     made = ribbons(*early, working_minute: 1.5) + ribbons(*late, working_minute: 10)

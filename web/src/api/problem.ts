@@ -31,6 +31,9 @@ export const isProblem = (error: unknown): error is ApiProblem => error instance
 
 /** What passes by itself: a gateway or a server that is not up, a database that does not answer, a full disk. */
 const PASSING = [502, 503, 504, 507]
-/** Worth trying again by itself: no answer, or a trouble that passes. A mistake of the server's own would only be made again. */
+/**
+ * Worth trying again by itself: no answer, or a trouble that passes. A mistake of the server's own would only be made
+ * again.
+ */
 export const isPassing = (error: unknown): boolean =>
   error instanceof Unreachable || (isProblem(error) && PASSING.includes(error.status))

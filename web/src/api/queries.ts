@@ -12,7 +12,9 @@ export const queryClient = new QueryClient({
 type Sites = { sites: Schemas['Site'][]; page: number; pages: number; total: number; more: boolean }
 type Readings = { readings: Schemas['ReadingSummary'][]; page: number; pages: number; total: number }
 
-/** The server writes into the page which catalogue it has, so that one that was loaded before is not asked for again. */
+/**
+ * The server writes into the page which catalogue it has, so that one that was loaded before is not asked for again.
+ */
 const catalogueVersion = () => document.querySelector<HTMLMetaElement>('meta[name="catalogue"]')?.content ?? ''
 export const catalogueQuery = queryOptions({
   queryKey: ['catalogue'],

@@ -4,7 +4,8 @@ import { useWords } from '@/api'
 import { fillOf } from '@/drawing/grain'
 import { useNaming } from './useNaming'
 
-// Every class that the reading's key can give, each with its fill; and where asked for, the words for organic soil, which has none.
+// Every class that the reading's key can give, each with its fill; and where asked for, the words for organic soil,
+// which has none.
 const props = defineProps<{ label: string; organic?: boolean }>()
 const code = defineModel<string>()
 const words = useWords()

@@ -4,8 +4,8 @@ import KeepBothDialog from './KeepBothDialog.vue'
 import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 
-// Tests that speak against each other, each with the way to the test to repeat and what that would decide. A person may keep
-// both and say why; then it stands quietly.
+// Tests that speak against each other, each with the way to the test to repeat and what that would decide. A person may
+// keep both and say why; then it stands quietly.
 const bench = useBench()
 const { steps, test } = useAnswers()
 const found = computed(() => bench.reading.value!.assessment.contradictions)

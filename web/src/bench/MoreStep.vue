@@ -8,8 +8,8 @@ import { useAnswers } from './useAnswers'
 import { useBench } from './useReading'
 import { useBenchKeys } from './useBenchKeys'
 
-// All the other tests: one is open at a time, so that its answers have the number row; the rest stand below with what was
-// answered, and those that a school waits for, or that speak against each other, are marked.
+// All the other tests: one is open at a time, so that its answers have the number row; the rest stand below with what
+// was answered, and those that a school waits for, or that speak against each other, are marked.
 const bench = useBench()
 const { steps, test, word } = useAnswers()
 const step = computed(() => steps.value.find(({ id }) => id === 'more')!)

@@ -12,8 +12,8 @@ import { useNaming } from './useNaming'
 import { useBench } from './useReading'
 import WhatNext from './WhatNext.vue'
 
-// The verdict so far, alive from the first answer: what is still possible and why, how near a limit, and beside the key the
-// estimate from everything that was felt.
+// The verdict so far, alive from the first answer: what is still possible and why, how near a limit, and beside the key
+// the estimate from everything that was felt.
 const props = defineProps<{ step: string }>()
 const bench = useBench()
 const { nameOf, named, names, lines, short } = useNaming()

@@ -18,7 +18,9 @@ const NEXT: Record<string, string> = {
 // The next palmful is wetted and kneaded while the last one is put away.
 const READY = 'ball'
 
-/** How the bench moves along the path of its key: by hand, by itself after a ball and a rub, and on to the next horizon. */
+/**
+ * How the bench moves along the path of its key: by hand, by itself after a ball and a rub, and on to the next horizon.
+ */
 export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   const router = useRouter()
   const bench = useBench()
@@ -66,8 +68,8 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
     else void router.push(back.value)
   }
 
-  // After the answer that it asked for the key decides where to: to what it asks next, or to the class where it is at its end. Without
-  // the server's word for it, along the path. What else is noted at the step leads nowhere.
+  // After the answer that it asked for the key decides where to: to what it asks next, or to the class where it is at
+  // its end. Without the server's word for it, along the path. What else is noted at the step leads nowhere.
   const leaving = ref<string>()
   function goOnFrom(step: string, answered: string): void {
     if (mainKey(reading.value).next_question === answered) leaving.value = step

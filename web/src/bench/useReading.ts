@@ -27,7 +27,8 @@ export function useReading(id: number) {
   const localStep = ref<string>()
   const localUnit = ref<string>()
   const test = ref<string>()
-  // A length that is typed and not kept yet stands as long as the bench; where it is shown, the key that goes on keeps it.
+  // A length that is typed and not kept yet stands as long as the bench; where it is shown, the key that goes on keeps
+  // it.
   const typed = ref('')
   const pending = shallowRef<{ name: string; keep: () => boolean } | null>(null)
 

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Naming } from '@/api'
 import { grainId, TILE, tile } from './grain'
 
-// The fills of all names, each drawn from the middle of what it stands for. Shown nowhere itself; drawings refer to it by id.
+// The fills of all names, each drawn from the middle of what it stands for. Shown nowhere itself; drawings refer to it
+// by id.
 const props = defineProps<{ names: Naming[] }>()
 const SCALES = [
   { fine: false, scale: 0.85 },

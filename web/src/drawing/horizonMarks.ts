@@ -1,7 +1,8 @@
 import type { Horizon } from '@/api'
 import { seeded, tenth } from './random'
 
-// What was seen of a horizon, as marks in its column: mottles as blots, roots as threads from the top, stones as outlines.
+// What was seen of a horizon, as marks in its column: mottles as blots, roots as threads from the top, stones as
+// outlines.
 type Box = { x: number; top: number; width: number; bottom: number }
 const MOTTLES: Record<string, number> = { few: 3, common: 8, many: 18 }
 const ROOTS: Record<string, number> = { few: 2, common: 5, many: 9 }

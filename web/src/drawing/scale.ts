@@ -16,8 +16,8 @@ export function niceStep(span: number, pixels: number, room: number): number {
 }
 
 /**
- * Places for labels that want to stand at given heights but must not overlap: pushed down in order, then up from the end
- * where they would leave the room. Returns the top of each.
+ * Places for labels that want to stand at given heights but must not overlap: pushed down in order, then up from the
+ * end where they would leave the room. Returns the top of each.
  */
 export function spread(wanted: number[], sizes: number[], top: number, bottom: number): number[] {
   const tops: number[] = []

@@ -51,8 +51,8 @@ export type Outbox<T> = {
 }
 
 /**
- * The writes to one record, one after another. Each is kept on the device before it is sent and until it is answered; while
- * there is no answer it is tried again under the same key, which makes no second record.
+ * The writes to one record, one after another. Each is kept on the device before it is sent and until it is answered;
+ * while there is no answer it is tried again under the same key, which makes no second record.
  */
 export function createOutbox<T>(options: Options<T>): Outbox<T> {
   const store = options.store ?? localStorage

@@ -12,7 +12,8 @@ import {
 import { createOutbox, type Options, type Outbox, type Write } from './outbox'
 import { claimOutbox, recordsLeftBehind } from './owner'
 
-// Queues live as long as the tab and not as long as their page: what waits goes on being sent from wherever the person is.
+// Queues live as long as the tab and not as long as their page: what waits goes on being sent from wherever the person
+// is.
 
 /** What a page that shows the record adds: the version it shows, and where a refusal is told. */
 export type Shown = { version: () => number; onRefused: (problem: ApiProblem, write: Write) => void }

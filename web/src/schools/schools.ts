@@ -28,7 +28,10 @@ export function otherTiers({ assessment }: Reading): { name: string; tier: strin
   })
 }
 
-/** What every school but the reading's own makes of the same answers: keys, limit sets of the flow key, systems of the two numbers. */
+/**
+ * What every school but the reading's own makes of the same answers: keys, limit sets of the flow key, systems of the
+ * two numbers.
+ */
 export function schoolsOf({ assessment }: Reading): School[] {
   const [main, ...others] = assessment.keys
   const stance = (outcomes: Outcome[], agreement?: string | null): Stance =>

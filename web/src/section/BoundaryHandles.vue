@@ -3,8 +3,8 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Horizon } from '@/api'
 
-// The column as something to work on: a boundary is dragged or moved by the arrow keys, a horizon is split where it is pressed.
-// Depths snap to whole cm.
+// The column as something to work on: a boundary is dragged or moved by the arrow keys, a horizon is split where it is
+// pressed. Depths snap to whole cm.
 const props = defineProps<{
   horizons: Horizon[]
   y: (cm: number) => number

@@ -2,8 +2,8 @@
 import { ref } from 'vue'
 import { forgetLists, request, type Horizon, type Profile } from '@/api'
 
-// What is read down the profile beside its contrasts: wetness, the form, what does not go together, and horizons with several
-// readings.
+// What is read down the profile beside its contrasts: wetness, the form, what does not go together, and horizons with
+// several readings.
 const props = defineProps<{ profile: Profile }>()
 const trouble = ref('')
 const several = (profile: Profile) => profile.horizons.filter(({ readings }) => (readings?.length ?? 0) > 1)

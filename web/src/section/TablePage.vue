@@ -7,8 +7,8 @@ import { numberOr, type Field } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
 import { useForm } from '@/shared/useForm'
 
-// The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and undone as
-// a whole on the section.
+// The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and
+// undone as a whole on the section.
 const props = defineProps<{ id: number }>()
 const words = useWords()
 const { data: profile, error, refetch } = useProfile(() => props.id)

@@ -13,7 +13,8 @@ export const heldBy = (horizon: Horizon, name: string): string => {
 }
 
 /**
- * The card of one horizon: each answer shows at once, waits on the device until the server has it, and can be undone one by one.
+ * The card of one horizon: each answer shows at once, waits on the device until the server has it, and can be undone
+ * one by one.
  * @param horizon as the server has it
  */
 export function useCard(id: number, profile: number, horizon: () => Horizon | undefined) {

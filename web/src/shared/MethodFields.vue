@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import { useWords, type Schemas } from '@/api'
 import ChoiceField from './ChoiceField.vue'
 
-// How a class is reached: the key, and what only that key leaves open, as the server lists it. Answers belong to tests, so nothing is
-// lost by a change.
+// How a class is reached: the key, and what only that key leaves open, as the server lists it. Answers belong to tests,
+// so nothing is lost by a change.
 export type MethodChoice = Schemas['Method']
 const model = defineModel<MethodChoice>({ required: true })
 const words = useWords()

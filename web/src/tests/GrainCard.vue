@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import { useWords } from '@/api'
 import { useScreenScale } from '@/drawing/useScreenScale'
 
-// Grain sizes at true scale. A screen does not know how large its pixels are, so a card of known width is held against it.
+// Grain sizes at true scale. A screen does not know how large its pixels are, so a card of known width is held against
+// it.
 const { pxPerMm, calibrated, nominal } = useScreenScale()
 /** mm: width of a bank or identity card [published: ISO/IEC 7810, format ID-1]. */
 const CARD_MM = 85.6

@@ -2,8 +2,8 @@
 
 module Grittle
   module Data
-    # The numbers of the second opinion. None is a published accuracy; they are placed between the published class limits and
-    # wait to be fitted to laboratory data.
+    # The numbers of the second opinion. None is a published accuracy; they are placed between the published class
+    # limits and wait to be fitted to laboratory data.
     EVIDENCE = Figures.new(
       "The second opinion",
       "error" => [0.02, "share", "our own", "of all answers are slips: every composition stays possible"],
@@ -32,8 +32,8 @@ module Grittle
       "least_bits" => [0.05, "bits", "our own", "under which a test is not worth making"]
     )
 
-    # How a hand answers: for each test what it depends on, where its answers change, and how sharply. The words of stickiness
-    # and plasticity are the USDA field book's: rolls of 6, 4 and 2 mm.
+    # How a hand answers: for each test what it depends on, where its answers change, and how sharply. The words of
+    # stickiness and plasticity are the USDA field book's: rolls of 6, 4 and 2 mm.
     LIKELIHOODS = Figures.new(
       "How likely each answer is",
       {

@@ -53,8 +53,8 @@ module Grittle
 
     ROLLING = Figures.new(
       "The rolling key",
-      # Node => the observation it asks, and for each answer the next node (a number) or the outcomes: codes, where a slash sets off the
-      # half of a class. Two outcomes weigh the same.
+      # Node => the observation it asks, and for each answer the next node (a number) or the outcomes: codes, where a
+      # slash sets off the half of a class. Two outcomes weigh the same.
       "nodes" => [
         {
           1 => ["finest_wire_mm", { "none" => 3, "7" => 7, "3" => 2 }],

@@ -2,7 +2,8 @@
 
 module Grittle
   module Entry
-    # One thing that is written down of a site, a profile, a horizon or a sample: what may stand there, and its words. Frozen.
+    # One thing that is written down of a site, a profile, a horizon or a sample: what may stand there, and its words.
+    # Frozen.
     #
     #   text:    up to +limit+ characters        choice:  one of +words+ (value => name)
     #   number:  in +range+, in +unit+           flag:    true or false

@@ -2,11 +2,11 @@
 
 module Grittle
   module Entry
-    # Everything that is written down beside names and depths, of each kind of thing. The one list for the forms, the desk
-    # table, the API, the exports and the import.
+    # Everything that is written down beside names and depths, of each kind of thing. The one list for the forms, the
+    # desk table, the API, the exports and the import.
     #
-    # Words and limits: [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3] where a source is named "manual", else
-    # [common practice].
+    # Words and limits: [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3] where a source is named "manual",
+    # else [common practice].
     module Fields
       MANUAL = "Soil Survey Manual, USDA Handbook 18, 2017, ch. 3 (published)"
 

@@ -2,8 +2,8 @@
 
 module Grittle
   module Entry
-    # What a GPS receiver says, sentence by sentence. Only fixes (GGA) are read; a sentence whose checksum does not fit is refused.
-    # [from memory: NMEA 0183]
+    # What a GPS receiver says, sentence by sentence. Only fixes (GGA) are read; a sentence whose checksum does not fit
+    # is refused. [from memory: NMEA 0183]
     module Nmea
       # decimal degrees, decimal degrees, m above the sea
       Fix = Struct.new(:latitude, :longitude, :elevation_m)

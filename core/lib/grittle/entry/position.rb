@@ -2,8 +2,8 @@
 
 module Grittle
   module Entry
-    # A place on the earth in WGS84, as people write it: decimal degrees or degrees, minutes and seconds, with signs or letters,
-    # with a decimal point or comma. Frozen.
+    # A place on the earth in WGS84, as people write it: decimal degrees or degrees, minutes and seconds, with signs or
+    # letters, with a decimal point or comma. Frozen.
     class Position
       # Minutes and seconds only after a sign for degrees, so that two plain numbers are two coordinates.
       COORDINATE = /([-+]?\d+(?:\.\d+)?)\s*(?:[°º]\s*(?:(\d+(?:\.\d+)?)\s*['′’]?)?\s*(?:(\d+(?:\.\d+)?)\s*(?:"|″|”|'')?)?)?/

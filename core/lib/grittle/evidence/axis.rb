@@ -2,8 +2,8 @@
 
 module Grittle
   module Evidence
-    # What an answer depends on: a whole number that is +s+ sands, +z+ silts and +c+ clays, and what one of it is worth in
-    # percent. So a table needs one place for each number, and not one for each composition.
+    # What an answer depends on: a whole number that is +s+ sands, +z+ silts and +c+ clays, and what one of it is worth
+    # in percent. So a table needs one place for each number, and not one for each composition.
     Axis = Struct.new(:name, :s, :z, :c, :worth, keyword_init: true) do
       # @return [Range] the numbers there are
       def places = 0..(100 * [s, z, c].max)

@@ -7,8 +7,8 @@ module Grittle
       CLAY_LOAMS = Data::NAMES["clay_loams_from"]
       CLAYS = Data::NAMES["clays_from"]
 
-      # Where the flow key and the model differ by design: [classes of the key, classes of the estimate, why]. The key has few
-      # limits and asks three things; these are the places where that shows.
+      # Where the flow key and the model differ by design: [classes of the key, classes of the estimate, why]. The key
+      # has few limits and asks three things; these are the places where that shows.
       RULES = {
         "ball_without_ribbon" => [
           %w[LS], %w[S SL],
@@ -38,8 +38,8 @@ module Grittle
         @contradicted = contradicted
       end
 
-      # @return [Hash, nil] "agreement" (agree, one_off, two_off), "rule" where it is by design, and "sentence"; nil while
-      #   the key is not at its end, nothing was felt, the key names a group, or no class can be called likely
+      # @return [Hash, nil] "agreement" (agree, one_off, two_off), "rule" where it is by design, and "sentence"; nil
+      #   while the key is not at its end, nothing was felt, the key names a group, or no class can be called likely
       def to_h
         return if @said.nil? || @estimate.empty? || @said.kind == :group || !likely?
 
@@ -70,8 +70,8 @@ module Grittle
         [rule, why] if why
       end
 
-      # The curve in force decides what a length at the key's limit means in clay; where it reaches the class, the limit explains
-      # nothing.
+      # The curve in force decides what a length at the key's limit means in clay; where it reaches the class, the limit
+      # explains nothing.
       def at_the_limit(limit, from, classes)
         mm = Keys::LimitSets[@method.limit_set][limit].mm
         clay = @estimate.felt.curve.clay(mm)

@@ -62,8 +62,8 @@ module Grittle
       # @return [Float] bits by which the compositions are less open than before anything was felt
       def narrowed = @narrowed ||= ALL_OPEN - Estimate.entropy(shares)
 
-      # Whether the first class may be called likely: it has enough by itself and beside its share of the triangle, and enough
-      # has been ruled out. Not by the doubt between classes, which rises where small classes meet.
+      # Whether the first class may be called likely: it has enough by itself and beside its share of the triangle, and
+      # enough has been ruled out. Not by the doubt between classes, which rises where small classes meet.
       # @return [Boolean]
       def likely?
         code, share = classes.first
@@ -105,8 +105,8 @@ module Grittle
       # @return [Margins] the shares by sand, by silt and by clay
       def margins = @margins ||= Margins.new(shares)
 
-      # What follows from a class that was assigned: the estimate within that class, or, where the estimate gave it almost
-      # nothing or nothing was felt, the class alone.
+      # What follows from a class that was assigned: the estimate within that class, or, where the estimate gave it
+      # almost nothing or nothing was felt, the class alone.
       # @param named [NamedClass]
       # @return [GivenClass]
       def given(named) = GivenClass.new(self, named)

@@ -2,9 +2,9 @@
 
 module Grittle
   module Evidence
-    # What the observations say to the model: a table for each answer, which counts once, as itself. What the keys infer (a
-    # ribbon of 30 mm means that a ribbon forms) says nothing new here; only an answer that has no likelihood of its own stands
-    # in for a question that was not answered.
+    # What the observations say to the model: a table for each answer, which counts once, as itself. What the keys infer
+    # (a ribbon of 30 mm means that a ribbon forms) says nothing new here; only an answer that has no likelihood of its
+    # own stands in for a question that was not answered.
     class Felt
       # What stands in for the ball: test => its answers that say so. The first that was given counts, once.
       BALL_BY = {

@@ -2,8 +2,8 @@
 
 module Grittle
   module Evidence
-    # The states of the model: the 5151 compositions of whole percent, clay by clay and within it sand by sand, so that a
-    # row of one clay content is one run of cells.
+    # The states of the model: the 5151 compositions of whole percent, clay by clay and within it sand by sand, so that
+    # a row of one clay content is one run of cells.
     module Grid
       ROWS = (0..100).map { |clay| (0..(100 - clay)).map { |sand| [sand, 100 - sand - clay, clay].freeze }.freeze }.freeze
       CELLS = ROWS.flatten(1).freeze
@@ -20,7 +20,8 @@ module Grittle
       @areas = {}
       @slots = {}
 
-      # Where the cells of each class lie along an axis, packed: what is gathered by class and place takes one number a slot.
+      # Where the cells of each class lie along an axis, packed: what is gathered by class and place takes one number a
+      # slot.
       #
       #   of_cell  cell by cell, its slot      places  slot by slot, its place on the axis
       #   classes  for each class of the system the range of its slots
@@ -53,7 +54,8 @@ module Grittle
         end
       end
 
-      # A class is met once or twice a row, so that its share is a few hundred differences of running sums and not 5151 additions.
+      # A class is met once or twice a row, so that its share is a few hundred differences of running sums and not 5151
+      # additions.
       # @return [Array<Array>] for each class the runs of cells it holds: from, to (not included)
       def self.runs(system)
         @runs[system] ||= begin

@@ -2,13 +2,14 @@
 
 module Grittle
   module Evidence
-    # What a hand makes of every quantity alike, however many tests it takes: a soil of c % clay feels to it like one of about
-    # c + shift, give or take sd. An uncalibrated hand's shift is not known, so it is 0 with all of its sd; samples whose
-    # laboratory result is known bring both down. [our own model] Frozen.
+    # What a hand makes of every quantity alike, however many tests it takes: a soil of c % clay feels to it like one of
+    # about c + shift, give or take sd. An uncalibrated hand's shift is not known, so it is 0 with all of its sd;
+    # samples whose laboratory result is known bring both down. [our own model] Frozen.
     class Hand
       # Standard deviations beyond which a density is left out.
       REACH = 4
-      # What is still to be felt is looked at in every other percent: half a standard deviation apart, that changes nothing.
+      # What is still to be felt is looked at in every other percent: half a standard deviation apart, that changes
+      # nothing.
       FELT = (0..100).step(2).to_a.freeze
 
       # @param shifts [Hash{Symbol=>Numeric}] percent, by :clay, :sand and :silt

@@ -2,15 +2,17 @@
 
 module Grittle
   module Evidence
-    # How likely each answer is for a composition: the likelihoods of all tests and the hand they were felt with, as one value,
-    # so that numbers fitted to one person can take its place. [our own model]
+    # How likely each answer is for a composition: the likelihoods of all tests and the hand they were felt with, as one
+    # value, so that numbers fitted to one person can take its place. [our own model]
     class Model
-      # An answer that is a degree of +of+: state k of n has the logistic probability between its cuts, the ends open, then
-      # mixed with an error: (1 - e) p + e/n. Every answer stays possible, and one wrong answer cannot rule out the truth.
+      # An answer that is a degree of +of+: state k of n has the logistic probability between its cuts, the ends open,
+      # then mixed with an error: (1 - e) p + e/n. Every answer stays possible, and one wrong answer cannot rule out the
+      # truth.
       Ordered = Struct.new(:of, :cuts, :scale, keyword_init: true)
       # A yes or no: yes with the logistic probability of (of - cut) / scale, mistaken with +error+ each way.
       Flag = Struct.new(:of, :cut, :scale, :error, keyword_init: true)
-      # Gritty, smooth, or neither: the softmax of two leads over 0; lead => [fraction, percent, less so much of the clay].
+      # Gritty, smooth, or neither: the softmax of two leads over 0; lead => [fraction, percent, less so much of the
+      # clay].
       Choice = Struct.new(:leads, :scale, keyword_init: true) do
         def lead(state, *cell)
           axis, over, less = leads.fetch(state)

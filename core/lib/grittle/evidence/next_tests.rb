@@ -2,9 +2,10 @@
 
 module Grittle
   module Evidence
-    # Which test would settle the doubt: for every test not yet made, how far the class entropy is expected to fall once it
-    # is answered, for the seconds it takes. How likely an answer is goes by the estimate as it stands; what the classes
-    # would be after it goes by the whole model, the weights of its group included: what a person would then see.
+    # Which test would settle the doubt: for every test not yet made, how far the class entropy is expected to fall once
+    # it is answered, for the seconds it takes. How likely an answer is goes by the estimate as it stands; what the
+    # classes would be after it goes by the whole model, the weights of its group included: what a person would then
+    # see.
     class NextTests
       # Bits under which a test is not worth making.
       LEAST_BITS = Data::EVIDENCE["least_bits"]
@@ -12,8 +13,8 @@ module Grittle
       # Classes beside the likeliest that a suggestion may speak of.
       RIVALS = 3
       NOTHING_WORTH_IT = "Nothing quick will tell you more: send it to the laboratory, or accept the line."
-      # Tests whose moment is past once a ball has been made, those that need a ball, and the hand's own number, which is no
-      # test.
+      # Tests whose moment is past once a ball has been made, those that need a ball, and the hand's own number, which
+      # is no test.
       BEFORE_THE_BALL = %w[moist_clod water_uptake mould_feel].freeze
       WITHOUT_A_BALL = %w[dry_clod wet_rub grittiness sand_estimate decanted_sand floury_feel].freeze
       NEVER = %w[clay_estimate].freeze
@@ -91,8 +92,9 @@ module Grittle
       def weight_after(test) = weights_after(test)[Model.group(test)]
       def opens_group?(test) = @made.keys.none? { |made| Model.group(made) == Model.group(test) }
 
-      # What is felt of one quantity is taken together before it is seen through the hand's bias: so the classes' shares are first
-      # turned into shares by what would be felt, and an answer then costs a few hundred products and not 5151.
+      # What is felt of one quantity is taken together before it is seen through the hand's bias: so the classes' shares
+      # are first turned into shares by what would be felt, and an answer then costs a few hundred products and not
+      # 5151.
       def of_quantity(test, tables, axis)
         gathered = felt_of_classes(test, axis)
         margin = as_felt_now(axis)

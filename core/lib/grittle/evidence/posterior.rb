@@ -2,8 +2,8 @@
 
 module Grittle
   module Evidence
-    # The share of every cell, from what was felt and the weights of its groups. The prior is uniform. What depends on one
-    # quantity alone is first multiplied into one likelihood of what was felt, then seen through the hand's bias.
+    # The share of every cell, from what was felt and the weights of its groups. The prior is uniform. What depends on
+    # one quantity alone is first multiplied into one likelihood of what was felt, then seen through the hand's bias.
     class Posterior
       EVEN = Array.new(101, 1.0).freeze
       # Logarithms of a quantity of which nothing was felt.
@@ -42,7 +42,8 @@ module Grittle
         Tables::PERCENTS.map { |place| weighted.sum(0.0) { |weight, logs| weight * logs[place] } }
       end
 
-      # @return [Array<Float>] all that was felt of one quantity, seen through the hand's bias, for every percent there is
+      # @return [Array<Float>] all that was felt of one quantity, seen through the hand's bias, for every percent there
+      #   is
       def self.seen(felt, axis, weights)
         logs = logs(felt, axis, weights) or return EVEN
 

@@ -2,12 +2,14 @@
 
 module Grittle
   module Evidence
-    # A hand that feels as the model says: from a composition and a seed, the answers and ribbons it would give. It lets the
-    # model be checked against itself, and makes the demo's readings; it can say nothing about who is right in the field.
+    # A hand that feels as the model says: from a composition and a seed, the answers and ribbons it would give. It lets
+    # the model be checked against itself, and makes the demo's readings; it can say nothing about who is right in the
+    # field.
     #
-    # The likelihoods are the model's own. What is shared within a group may be shared here too: the answers of a group then come
-    # from correlated normal deviates. A hand may also have a bias of its own, more noise than the model thinks, or give wrong
-    # answers: so that what the model says can be tried on hands that are not as it assumes. [our own model]
+    # The likelihoods are the model's own. What is shared within a group may be shared here too: the answers of a group
+    # then come from correlated normal deviates. A hand may also have a bias of its own, more noise than the model
+    # thinks, or give wrong answers: so that what the model says can be tried on hands that are not as it assumes. [our
+    # own model]
     class Simulator
       # Correlation at which two tests tell as much as the group's weights allow: 2 / (1 + 1/3) = 1.5.
       SHARED = 1 / 3.0
@@ -88,7 +90,8 @@ module Grittle
         (likelihood.of.at(*@cell) + (@noise * likelihood.sd * felt(test))).clamp(0.0, 100.0)
       end
 
-      # Ribbons about a length of their own: the sample's, off the curve as the model has it, each then off as hands are.
+      # Ribbons about a length of their own: the sample's, off the curve as the model has it, each then off as hands
+      # are.
       def made(count)
         about = @curve.length(@cell.last)
         own = about + (@noise * ((Model::LENGTH_SHARE * about) + Model::LENGTH_MM) * felt("ribbons"))

@@ -2,9 +2,11 @@
 
 module Grittle
   module Evidence
-    # How likely every answer of a model is at every place of its axis, as logarithms: worked out when first asked for, then kept.
+    # How likely every answer of a model is at every place of its axis, as logarithms: worked out when first asked for,
+    # then kept.
     class Tables
-      # One answer's table: an axis of the model with a logarithm for each of its places, or :cell with one a composition.
+      # One answer's table: an axis of the model with a logarithm for each of its places, or :cell with one a
+      # composition.
       Table = Struct.new(:axis, :logs, keyword_init: true)
       PERCENTS = (0..100).to_a.freeze
       # mm: a ribbon that is still to be made, by where it may end.

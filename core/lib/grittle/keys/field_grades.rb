@@ -45,7 +45,8 @@ module Grittle
       LIGHT_UNDER_MM = FIGURES["light_under"]
       LIGHT = { "L" => "L-", "ZL" => "ZL-" }.freeze
 
-      # Grades whose name says sandy, and what it takes to feel that it is: a sandy grade needs sand that was felt. [our own model]
+      # Grades whose name says sandy, and what it takes to feel that it is: a sandy grade needs sand that was felt. [our
+      # own model]
       SANDY = %w[S LS CS SL SCL CLS SC].freeze
       SAND_FELT = { "grittiness" => %w[moderate very extreme], "grains_seen" => %w[some many], "wet_rub" => %w[very_gritty] }.freeze
 
@@ -62,8 +63,8 @@ module Grittle
 
       private
 
-      # Without sand that was felt no sandy grade is named, unless no other has a ribbon so short. Until anything was felt of the
-      # grains all stay open.
+      # Without sand that was felt no sandy grade is named, unless no other has a ribbon so short. Until anything was
+      # felt of the grains all stay open.
       def candidates
         return page if length_mm.nil? || feel_question || SAND_FELT.any? { |test, states| states.include?(observations[test]) }
 

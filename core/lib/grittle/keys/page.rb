@@ -2,8 +2,8 @@
 
 module Grittle
   module Keys
-    # The page of a table key, in three layers: what the handbook prints, in its words; how those words are read, as answers that fit;
-    # and our own widening, the answers next to those that fit. Checked as it loads. Frozen.
+    # The page of a table key, in three layers: what the handbook prints, in its words; how those words are read, as
+    # answers that fit; and our own widening, the answers next to those that fit. Checked as it loads. Frozen.
     class Page
       # @return [String] the heading, where the page is printed, and how far our copy can be trusted
       attr_reader :title, :source, :mark
@@ -14,7 +14,8 @@ module Grittle
       # @return [Hash{String=>Hash{String=>String}}] class => test => answers parted by blanks, or lengths in mm
       attr_reader :read, :near
 
-      # @param mark [String] one of Figures::MARKS, for what is printed and how it is read; what is near is always our own
+      # @param mark [String] one of Figures::MARKS, for what is printed and how it is read; what is near is always our
+      #   own
       # @raise [ArgumentError] naming what does not fit together
       def initialize(title:, source:, mark:, printed:, read:, near:)
         @title = title

@@ -3,8 +3,8 @@
 module Grittle
   module Keys
     # The rolling key, international, to FAO / WRB names: wires and a ring instead of ribbons.
-    # [published: FAO Guidelines for Soil Description, 4th ed., 2006, table 25; wording from memory. The printed key also
-    # grinds soil between the teeth; left out on purpose.]
+    # [published: FAO Guidelines for Soil Description, 4th ed., 2006, table 25; wording from memory. The printed key
+    # also grinds soil between the teeth; left out on purpose.]
     class Rolling
       include Opening
 
@@ -16,7 +16,8 @@ module Grittle
       POOR = "poor in clay"
       RICH = "rich in clay"
 
-      # Outcomes that stand for half of a class: code => the class, which side of the line of clay, and what is said of it.
+      # Outcomes that stand for half of a class: code => the class, which side of the line of clay, and what is said of
+      # it.
       HALVES = %w[SL SIL].flat_map { |code| [["#{code}/poor", [code, -1, POOR]], ["#{code}/rich", [code, 1, RICH]]] }.to_h.freeze
 
       NODES = Data::ROLLING["nodes"]

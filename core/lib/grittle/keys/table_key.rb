@@ -117,8 +117,8 @@ module Grittle
         cell && made.key?("shear_resistance") ? cell.score(made["shear_resistance"]) : 0.0
       end
 
-      # Best first: by score, fit of the ribbon, fit of resistance, nearness of the length to the middle of its range, and of the
-      # clay that the school reads from the length to the clay of the class.
+      # Best first: by score, fit of the ribbon, fit of resistance, nearness of the length to the middle of its range,
+      # and of the clay that the school reads from the length to the clay of the class.
       def rank(codes, length = length_mm)
         clay = Curves[self.class::CURVE].clay(length)
         codes.sort_by do |code|

@@ -2,8 +2,8 @@
 
 module Grittle
   module Keys
-    # Two numbers on the triangle: sand by halving or by number, clay from the ribbon by a curve or by an experienced hand.
-    # [the triangle's own source; how a point near a line is shared out is Grittle's own model]
+    # Two numbers on the triangle: sand by halving or by number, clay from the ribbon by a curve or by an experienced
+    # hand. [the triangle's own source; how a point near a line is shared out is Grittle's own model]
     class TwoNumbers
       include Opening
 

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module Grittle
-  # By which key a class is reached, and everything that a key leaves open: its limits, what counts as a ribbon, the triangle, the
-  # list of grades, the curve from a ribbon to clay, and the unit of lengths. One value with its defaults, the choices each key
-  # offers, and its name. Frozen.
+  # By which key a class is reached, and everything that a key leaves open: its limits, what counts as a ribbon, the
+  # triangle, the list of grades, the curve from a ribbon to clay, and the unit of lengths. One value with its defaults,
+  # the choices each key offers, and its name. Frozen.
   #
   #   FieldMethod.new(key: "two_numbers", system: "uk").naming_system  # => "uk"
   class FieldMethod

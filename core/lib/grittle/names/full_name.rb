@@ -13,14 +13,15 @@ module Grittle
     # Percent by volume of coarse fragments => modifier, and from where on there is one.
     MODIFIERS = Data::NAMES["fragments"].to_a.freeze
     FRAGMENTS_FROM = MODIFIERS.last.first
-    # Size class => noun and adjective: gravel 2-75 mm, cobbles 75-250, stones 250-600, boulders > 600. [published: same]
+    # Size class => noun and adjective: gravel 2-75 mm, cobbles 75-250, stones 250-600, boulders > 600. [published:
+    # same]
     FRAGMENTS = { "gravel" => "gravelly", "cobbles" => "cobbly", "stones" => "stony", "boulders" => "bouldery" }.freeze
     FRAGMENT_CODES = { "gravel" => "GR", "cobbles" => "CB", "stones" => "ST", "boulders" => "BY" }.freeze
     DEGREE_CODES = { "extremely" => "X", "very" => "V", "" => "" }.freeze
     POSITIONS = { "light" => "-", "heavy" => "+" }.freeze
 
-    # In field grades coarse and fine sandy may be said of any grade. [from memory: Australian Soil and Land Survey Field Handbook,
-    # 3rd ed., 2009]
+    # In field grades coarse and fine sandy may be said of any grade. [from memory: Australian Soil and Land Survey
+    # Field Handbook, 3rd ed., 2009]
     SAND_WORD = /\bsandy?\b/
 
     # @param texture_class [TextureClass, Names::Name] whatever has a code and a name

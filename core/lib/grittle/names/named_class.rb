@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
 module Grittle
-  # The class that a soil was given: by which key, in whose names, and whatever else belongs to the name. It knows its kind, its
-  # full name and code, its part of the triangle, its neighbours and how far it is from another, so that nobody else has to.
-  # Frozen.
+  # The class that a soil was given: by which key, in whose names, and whatever else belongs to the name. It knows its
+  # kind, its full name and code, its part of the triangle, its neighbours and how far it is from another, so that
+  # nobody else has to. Frozen.
   #
   #   NamedClass.new(key: "rolling", code: "SL/rich").to_s                              # => "sandy loam, rich in clay"
-  #   NamedClass.new(system: "usda", code: "SL", sand_grade: "fine", fragments: 20).to_s  # => "gravelly fine sandy loam"
+  #   NamedClass.new(system: "usda", code: "SL", sand_grade: "fine", fragments: 20).to_s  # => "gravelly fine sandy
+  #   loam"
   class NamedClass
     # What may be added to a name: see {FullName}; and the clay that the hand wrote beside it, in percent.
     QUALIFIERS = %i[sand_grade fragments fragment_size position clay].freeze
@@ -91,8 +92,8 @@ module Grittle
       codes.map { |other| NamedClass.new(key: key, system: system, code: other) }
     end
 
-    # How many classes it is from another: within a triangle the boundaries that lie between; otherwise what their regions say, where
-    # 2 stands for two and more.
+    # How many classes it is from another: within a triangle the boundaries that lie between; otherwise what their
+    # regions say, where 2 stands for two and more.
     # @param other [NamedClass]
     # @return [Integer, nil] nil where one of them is no texture
     def apart(other)

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Grittle
-  # Every name that soil is given, by its system and code, with what kind of name it is and the part of the triangle it stands for.
+  # Every name that soil is given, by its system and code, with what kind of name it is and the part of the triangle it
+  # stands for.
   module Names
     # What a name is.
     #
@@ -14,9 +15,9 @@ module Grittle
     FIGURES = Data::NAMES
     # Growers' words as classes. [our own model]
     WORDS = { "sandy" => %w[S LS SL], "loam" => %w[L SIL SI SCL CL SICL], "clay" => %w[SC SIC C] }.freeze
-    # What organic soil is called in place of a texture class, by how far it has decayed: under a sixth, and over two thirds, of
-    # its fibres are left when it is rubbed. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3, terms used in lieu of
-    # texture]
+    # What organic soil is called in place of a texture class, by how far it has decayed: under a sixth, and over two
+    # thirds, of its fibres are left when it is rubbed. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3,
+    # terms used in lieu of texture]
     ORGANIC = { "peat" => "peat", "mucky_peat" => "mucky peat", "muck" => "muck" }.freeze
     ORGANIC_HINTS = { "peat" => "fibres that last when rubbed", "mucky_peat" => "half decayed", "muck" => "hardly a fibre left" }.freeze
     ORGANIC_SYSTEM = "organic"

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Grittle
-  # The names that are ready to be assigned for a class: what was felt of the sand's grade, of fragments and of the clay belongs to
-  # the name that people end with.
+  # The names that are ready to be assigned for a class: what was felt of the sand's grade, of fragments and of the clay
+  # belongs to the name that people end with.
   class Offers
     # @param observations [Observations]
     # @param method [FieldMethod]

@@ -52,8 +52,8 @@ module Grittle
                                   clay: cells.sum { |cell| cell % STEP } / cells.size.to_f)
     end
 
-    # Whether two regions stand for the same soil: they agree where they overlap by half of the smaller, are one off where they
-    # overlap less or share an edge, else two off.
+    # Whether two regions stand for the same soil: they agree where they overlap by half of the smaller, are one off
+    # where they overlap less or share an edge, else two off.
     # @return [Symbol] :agree, :one_off or :two_off
     def agreement(other)
       overlap = (cells & other.cells).size

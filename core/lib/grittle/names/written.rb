@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Grittle
-  # A class as somebody wrote it, read as one of the names that there are: by code or by word, with what is said of sand and of light
-  # and heavy. What is said of fragments is left in the text: it has no figure.
+  # A class as somebody wrote it, read as one of the names that there are: by code or by word, with what is said of sand
+  # and of light and heavy. What is said of fragments is left in the text: it has no figure.
   module Written
     # Words by which people call the systems.
     SYSTEMS = { "usda" => %w[usda us soiltaxonomy], "canada" => %w[canada canadian cssc], "fao_wrb" => %w[fao wrb faowrb international],
@@ -18,7 +18,8 @@ module Grittle
 
     module_function
 
-    # @param text [String] such as "FSL", "sandy silt loam", "Heavy clay", "gravelly fine sandy loam", "clay loam, fine sandy"
+    # @param text [String] such as "FSL", "sandy silt loam", "Heavy clay", "gravelly fine sandy loam", "clay loam, fine
+    #   sandy"
     # @param system [String, nil] whose names they are, as people call it; nil looks through all
     # @return [NamedClass, nil]
     # @raise [UnknownName] for a system that nobody is called by

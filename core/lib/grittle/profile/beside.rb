@@ -2,7 +2,8 @@
 
 module Grittle
   module Profile
-    # Two profiles on one depth scale: at every depth where both have a horizon, what differs. [the amounts are our own model]
+    # Two profiles on one depth scale: at every depth where both have a horizon, what differs. [the amounts are our own
+    # model]
     class Beside
       CLAY, COLOUR, STONES = %w[clay colour stones].map { |name| Data::PROFILE["beside_#{name}"] }
       DEPTH_CM = Data::PROFILE["beside_depth"]

@@ -2,8 +2,8 @@
 
 module Grittle
   module Profile
-    # The clay of two horizons with its uncertainty, so that a difference can be given its odds. Two readings by one hand on
-    # one day share that hand's bias: their errors are correlated 0.5, otherwise 0. [Grittle's own model]
+    # The clay of two horizons with its uncertainty, so that a difference can be given its odds. Two readings by one
+    # hand on one day share that hand's bias: their errors are correlated 0.5, otherwise 0. [Grittle's own model]
     class ClayPair
       SAME_HAND = Data::PROFILE["same_hand"]
       # Normal deviates the two errors are taken through, and their weights: 41 steps of equal chance a side.

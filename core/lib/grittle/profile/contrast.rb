@@ -2,9 +2,9 @@
 
 module Grittle
   module Profile
-    # What lies between two horizons that touch: how much the clay changes, and which published tests that meets with what odds.
-    # Where the surveyor wrote down clay of their own, that comes first, and the estimate beside it. It names no soil: clay films,
-    # thickness and the rest are the surveyor's.
+    # What lies between two horizons that touch: how much the clay changes, and which published tests that meets with
+    # what odds. Where the surveyor wrote down clay of their own, that comes first, and the estimate beside it. It names
+    # no soil: clay films, thickness and the rest are the surveyor's.
     class Contrast
       # One horizon as this looks at it.
       #
@@ -21,8 +21,9 @@ module Grittle
 
       LIMITS = Data::PROFILE
 
-      # Clay of the upper horizon (percent) and of the lower: test => [name, source, when it is met]. The printed ranges of
-      # the upper clay join where the rules agree (15, 40 and 10, 50 %), so the lesser of two rules is the one that holds.
+      # Clay of the upper horizon (percent) and of the lower: test => [name, source, when it is met]. The printed ranges
+      # of the upper clay join where the rules agree (15, 40 and 10, 50 %), so the lesser of two rules is the one that
+      # holds.
       TESTS = {
         "clay_increase" => [
           "the clay-increase test for a Bt",
@@ -75,8 +76,8 @@ module Grittle
           "tests" => tests, "sentence" => sentence, "disagreement" => disagreement }
       end
 
-      # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil) and "sentence", of
-      #   those with a chance
+      # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil) and
+      #   "sentence", of those with a chance
       def tests
         asked.filter_map do |test, (name, source, met)|
           odds = @odds[test]

@@ -2,9 +2,9 @@
 
 module Grittle
   module Profile
-    # A crumb in still water: whether it slakes, and whether its clay goes into the water by itself. Ends in a class from 1
-    # (disperses) to 8 (does nothing), in the manner of Emerson; until then it says which are still possible, and what to wait for.
-    # [from memory: Emerson 1967; AS 1289.3.8.1; the times from which a look counts are our own]
+    # A crumb in still water: whether it slakes, and whether its clay goes into the water by itself. Ends in a class
+    # from 1 (disperses) to 8 (does nothing), in the manner of Emerson; until then it says which are still possible, and
+    # what to wait for. [from memory: Emerson 1967; AS 1289.3.8.1; the times from which a look counts are our own]
     class CrumbTest
       SLAKES = %w[not a_little fully].freeze
       MILKY = %w[none some complete].freeze
@@ -53,7 +53,8 @@ module Grittle
       # @return [Integer, nil] the class, once it is decided
       def number = (classes.first if state == "decided" && classes.size == 1)
 
-      # @return [Boolean] a warning for dams, tunnels and effluent: its clay disperses, or holds and clouds the water from two hours on
+      # @return [Boolean] a warning for dams, tunnels and effluent: its clay disperses, or holds and clouds the water
+      #   from two hours on
       def dispersive? = (classes - DISPERSIVE).empty? || (state == "open" && slaked == "not" && minutes >= PROVISIONAL_MIN)
 
       # @return [String] for a person

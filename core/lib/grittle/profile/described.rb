@@ -2,7 +2,8 @@
 
 module Grittle
   module Profile
-    # One horizon as it is read down a profile: what was seen of it, and its texture where there is one. Frozen by its maker.
+    # One horizon as it is read down a profile: what was seen of it, and its texture where there is one. Frozen by its
+    # maker.
     #
     #   designation  text               depths     DepthRange
     #   colour       Munsell or nil     seen       fields of Entry::Fields::HORIZON by name

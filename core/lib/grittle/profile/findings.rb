@@ -2,8 +2,8 @@
 
 module Grittle
   module Profile
-    # What a companion test showed on a sample at one look: pH by kit, a drop of acid, a crumb in still water. Looks are kept one
-    # by one with their times; the newest of each part stands.
+    # What a companion test showed on a sample at one look: pH by kit, a drop of acid, a crumb in still water. Looks are
+    # kept one by one with their times; the newest of each part stands.
     module Findings
       # A colour card has no finer steps. [common practice]
       KIT_STEP = 0.5
@@ -29,7 +29,8 @@ module Grittle
         Entry::Field.new("air_dry", "Air-dry", :flag),
         Entry::Field.new("poured_on", "Water was poured on it", :flag)
       )
-      # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is needed
+      # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is
+      # needed
       TESTS = {
         "ph" => { name: "pH", caution: "reagent", fields: PH,
                   how: "Wet a crumb on the plate with the drops, dust it, and read the card after its time." },

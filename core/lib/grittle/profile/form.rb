@@ -2,7 +2,8 @@
 
 module Grittle
   module Profile
-    # Uniform, gradational or duplex: the first question of the Australian key of profile forms. [from memory: Northcote 1979]
+    # Uniform, gradational or duplex: the first question of the Australian key of profile forms. [from memory: Northcote
+    # 1979]
     class Form
       # Grades in six groups, from sands to medium and heavy clays, by the clay in the middle of the grade.
       GROUPS = Data::PROFILE["form_groups"].to_a.freeze

@@ -2,8 +2,8 @@
 
 module Grittle
   module Profile
-    # What a change between two horizons is consistent with, cautiously, and what would tell. [common practice; the amounts are
-    # our own model]
+    # What a change between two horizons is consistent with, cautiously, and what would tell. [common practice; the
+    # amounts are our own model]
     class Origin
       MORE_CLAY = Data::PROFILE["origin_more_clay"]
       OTHER_STONES = Data::PROFILE["origin_other_stones"]

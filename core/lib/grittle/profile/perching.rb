@@ -2,8 +2,9 @@
 
 module Grittle
   module Profile
-    # Where water perches: it stands on a finer layer, and it hangs above a coarser one until the finer is nearly full. Every layer
-    # takes part, organic ones too: they hold water like a medium texture. [common practice; ranks are our own model]
+    # Where water perches: it stands on a finer layer, and it hangs above a coarser one until the finer is nearly full.
+    # Every layer takes part, organic ones too: they hold water like a medium texture. [common practice; ranks are our
+    # own model]
     class Perching
       # From coarse to fine.
       GROUPS = { "coarse" => 1, "moderately coarse" => 2, "medium" => 3, "moderately fine" => 4, "fine" => 5 }.freeze
@@ -27,7 +28,8 @@ module Grittle
         freeze
       end
 
-      # @return [Array<Hash>] "boundary" (from 1), "depth_cm", "kind" (stands_on_finer or hangs_over_coarser), "odds", "sentence"
+      # @return [Array<Hash>] "boundary" (from 1), "depth_cm", "kind" (stands_on_finer or hangs_over_coarser), "odds",
+      #   "sentence"
       def found = @pairs.filter_map { |at, upper, lower| at_boundary(at, upper, lower) }
 
       # Layers under a finer and over a finer one: what lies above stays wet.

@@ -2,8 +2,8 @@
 
 module Grittle
   module Profile
-    # What in a profile does not go together, worded as questions: the surveyor may have good reasons. [common practice; the
-    # amounts are our own model]
+    # What in a profile does not go together, worded as questions: the surveyor may have good reasons. [common practice;
+    # the amounts are our own model]
     module Questions
       FINER = Data::PROFILE["question_finer"]
       OUTSIDE = Data::PROFILE["question_outside"]

@@ -2,16 +2,16 @@
 
 module Grittle
   module Profile
-    # A described profile, read from the surface down: the one front door for everything that follows from its horizons. A hash in, a
-    # hash out.
+    # A described profile, read from the surface down: the one front door for everything that follows from its horizons.
+    # A hash in, a hash out.
     #
     #   "name"           of the profile
     #   "naming_system"  whose names its method gives
     #   "horizons"       from the surface down, each with "designation", "upper_cm", "lower_cm", "boundary" (a word),
-    #                    "moist_colour", "seen" (fields of Entry::Fields::HORIZON), "reported_class" (a class without a reading) and
-    #                    "readings", oldest first, each with "id", "by", "day", "reported" (whether it was chosen to speak),
-    #                    "disturbed" (why it does not speak for its depth), "named" (the class assigned), and either "verdict" (as
-    #                    Verdict has it) or "observations" and "method"
+    #                    "moist_colour", "seen" (fields of Entry::Fields::HORIZON), "reported_class" (a class without a
+    #                    reading) and "readings", oldest first, each with "id", "by", "day", "reported" (whether it was
+    #                    chosen to speak), "disturbed" (why it does not speak for its depth), "named" (the class
+    #                    assigned), and either "verdict" (as Verdict has it) or "observations" and "method"
     class ReadDown
       # One horizon with what speaks for it.
       Layer = Struct.new(:described, :verdict, :reading, :readings, :reported, keyword_init: true)
@@ -25,15 +25,16 @@ module Grittle
         freeze
       end
 
-      # @return [Hash{String=>Object}] "horizons" (each with "named", "clay", "readings"), "contrasts", "perching", "sandwiches", "wetness",
-      #   "form", "questions"
+      # @return [Hash{String=>Object}] "horizons" (each with "named", "clay", "readings"), "contrasts", "perching",
+      #   "sandwiches", "wetness", "form", "questions"
       def to_h
         changes = contrasts
         { "horizons" => @layers.map { |layer| horizon(layer) }, "contrasts" => changes, "perching" => perching.found,
           "sandwiches" => perching.sandwiches, "wetness" => Wetness.new(described).to_h, "form" => form, "questions" => questions(changes) }
       end
 
-      # The reading that speaks for a horizon, of soil that lay there: the reported one, else the newest with a class, else the newest.
+      # The reading that speaks for a horizon, of soil that lay there: the reported one, else the newest with a class,
+      # else the newest.
       # @param readings [Array<Hash>] oldest first
       # @return [Hash, nil]
       def self.speaking(readings)

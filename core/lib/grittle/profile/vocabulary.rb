@@ -8,8 +8,8 @@ module Grittle
       "cutting" => "Cutting", "surface_sample" => "Surface sample"
     }.freeze
 
-    # Where in the landscape a site lies, from the top down. [positions on a hillslope, published: Schoeneberger et al. 2012, Field Book
-    # for Describing and Sampling Soils, 3.0; the rest common practice]
+    # Where in the landscape a site lies, from the top down. [positions on a hillslope, published: Schoeneberger et al.
+    # 2012, Field Book for Describing and Sampling Soils, 3.0; the rest common practice]
     LANDFORMS = {
       "crest" => "Summit", "shoulder" => "Shoulder", "upper_slope" => "Upper slope", "backslope" => "Backslope",
       "mid_slope" => "Mid slope", "lower_slope" => "Lower slope", "foot" => "Footslope", "toeslope" => "Toeslope",

@@ -9,7 +9,8 @@ module Grittle
 
   # The numbers of one subject. Checked as they load: a number without a unit, a source or a known mark does not get in.
   #
-  #   Figures.new("Ribbons", "reading_error" => [2.0, "mm", "our own", "a ruler held by hand"])["reading_error"]  # => 2.0
+  #   Figures.new("Ribbons", "reading_error" => [2.0, "mm", "our own", "a ruler held by hand"])["reading_error"]  # =>
+  #   2.0
   class Figures
     # Mark => as a person reads it.
     MARKS = { "published" => "published", "from memory" => "not checked against the source", "common practice" => "common practice",
@@ -22,7 +23,8 @@ module Grittle
     attr_reader :all
 
     # @param title [String]
-    # @param rows [Hash{String=>Array}] name => value, unit, one of MARKS, source (edition, table; for a number of our own: why)
+    # @param rows [Hash{String=>Array}] name => value, unit, one of MARKS, source (edition, table; for a number of our
+    #   own: why)
     # @raise [ArgumentError] naming the row that is not complete
     def initialize(title, rows)
       @title = title

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Grittle
-  # Shares as whole percents that add up to what they are together: every page shows the same numbers, and they sum to 100.
+  # Shares as whole percents that add up to what they are together: every page shows the same numbers, and they sum to
+  # 100.
   #
   #   Percents.of([0.705, 0.295])  # => [71, 29]
   module Percents

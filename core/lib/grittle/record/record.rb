@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module Grittle
-  # The record of a reading: everything that happened to it, oldest first, with who and when. What stands, what is refused and why,
-  # and the observations follow from it. Nothing in it is overwritten: a correction is a further event.
+  # The record of a reading: everything that happened to it, oldest first, with who and when. What stands, what is
+  # refused and why, and the observations follow from it. Nothing in it is overwritten: a correction is a further event.
   #
-  # Each change is asked of the record, which answers with the events to add to it, or refuses. Plain Ruby over plain hashes, so that
-  # it runs wherever Ruby does. Frozen.
+  # Each change is asked of the record, which answers with the events to add to it, or refuses. Plain Ruby over plain
+  # hashes, so that it runs wherever Ruby does. Frozen.
   class Record
     # What can happen. Every event has "kind", "at" (anything that can be ordered, such as a Time) and "by".
     #
@@ -100,8 +100,8 @@ module Grittle
       changed.map { |name, value| event("answer", name: name, value: value) } + (says_no?(changed) ? all_ribbons_back : [])
     end
 
-    # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both. That can be said of a ball
-    # that holds too.
+    # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both. That can be
+    # said of a ball that holds too.
     # @param said [String] of MoistureLoop::ANSWERS
     # @raise [InvalidInput]
     def moisture(said)

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module Grittle
-  # What is kept of a reading's assessment, so that lists, sections and profiles need not compute it again: the sentence, the
-  # ribbons, the clay with its range, and the shares that what follows goes by. Small, plain, and true for one version of the
-  # reading and of the rules.
+  # What is kept of a reading's assessment, so that lists, sections and profiles need not compute it again: the
+  # sentence, the ribbons, the clay with its range, and the shares that what follows goes by. Small, plain, and true for
+  # one version of the reading and of the rules.
   module Verdict
     # Shares are kept to so many decimals.
     DECIMALS = 5
@@ -12,8 +12,8 @@ module Grittle
 
     # @param assessment [Assessment]
     # @param named [NamedClass, nil] the class that was assigned
-    # @return [Hash{String=>Object}] "sentence", "outcomes", "ribbon_set", "ribbon_text", "own_clay"; "clay" (percent), "mean", "shares"
-    #   by percent of clay and "groups" by management group, nil where nothing is known of the texture
+    # @return [Hash{String=>Object}] "sentence", "outcomes", "ribbon_set", "ribbon_text", "own_clay"; "clay" (percent),
+    #   "mean", "shares" by percent of clay and "groups" by management group, nil where nothing is known of the texture
     def of(assessment, named)
       set = assessment.ribbon_set
       main = assessment.main

@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
 module Grittle
-  # A ribbon measured on a photograph: two marks on a ruler with the length between them, then marks along the ribbon, straight or
-  # curled. Points are pixels of the picture, lengths mm. Frozen. [Grittle's own model]
+  # A ribbon measured on a photograph: two marks on a ruler with the length between them, then marks along the ribbon,
+  # straight or curled. Points are pixels of the picture, lengths mm. Frozen. [Grittle's own model]
   #
-  # Between marks the ribbon is taken as an arc that turns as the marks do, so a curl clicked coarsely is not cut short. Each mark
-  # is off by about +click_px+ in any direction; that carries through the ruler's scale and along the ribbon to the length.
+  # Between marks the ribbon is taken as an arc that turns as the marks do, so a curl clicked coarsely is not cut short.
+  # Each mark is off by about +click_px+ in any direction; that carries through the ruler's scale and along the ribbon
+  # to the length.
   class RibbonOnPhoto
     FIGURES = Data::PHOTOGRAPHS
     CLICK_PX = FIGURES["click"]
@@ -73,7 +74,8 @@ module Grittle
       end
     end
 
-    # How much longer the arc is than its chord: an arc over the angle a is (a/2) / sin(a/2) as long. [published: geometry]
+    # How much longer the arc is than its chord: an arc over the angle a is (a/2) / sin(a/2) as long. [published:
+    # geometry]
     def bend(at, count)
       beside = [(@turns[at - 1] if at.positive?), (@turns[at] if at < count - 1)].compact
       return 1.0 if beside.empty?

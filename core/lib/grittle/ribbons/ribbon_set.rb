@@ -55,8 +55,8 @@ module Grittle
 
     # Lengths of a further ribbon that are worth asking about before they are kept.
     # @param set [RibbonSet, nil] those made so far
-    # @return [Array<Hash{String=>Float}>] "from_mm", "to_mm", and the "times" that would make such a length like the others; nil where
-    #   none would
+    # @return [Array<Hash{String=>Float}>] "from_mm", "to_mm", and the "times" that would make such a length like the
+    #   others; nil where none would
     def self.slips(set)
       return [NOTHING] if set.nil? || set.empty? || set.mean.zero?
 

@@ -5,8 +5,8 @@ module Grittle
     # How each test is asked at the bench: the question, how to perform it in a sentence, and the words of its answers.
     # Every observation of Vocabulary is here (checked as it loads).
     module Catalogue
-      # Rupture resistance of a block of 2 to 3 cm. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3; our five take some of
-      # its classes together]
+      # Rupture resistance of a block of 2 to 3 cm. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3; our
+      # five take some of its classes together]
       DRY_CLOD = {
         "loose" => ["Loose", "single grains at once"],
         "soft" => ["Soft", "crumbles at a touch"],
@@ -365,8 +365,8 @@ module Grittle
       FACTS.each { |name, (short, seconds, group)| TESTS.fetch(name).update(short: short, seconds: seconds, group: group).freeze }
       raise "an observation stands in no catalogue" unless (Vocabulary::ALL.keys - TESTS.keys).empty?
 
-      # mm: grains from and to, largest first; gravel goes on to 75 mm. [published: Soil Survey Manual, USDA Handbook 18,
-      # 2017, ch. 3]
+      # mm: grains from and to, largest first; gravel goes on to 75 mm. [published: Soil Survey Manual, USDA Handbook
+      # 18, 2017, ch. 3]
       GRAIN_SIZES_MM = { "gravel" => [2, 75], "very coarse" => [1, 2], "coarse" => [0.5, 1], "medium" => [0.25, 0.5],
                          "fine" => [0.1, 0.25], "very fine" => [0.05, 0.1] }.freeze
 

@@ -17,7 +17,8 @@ module Grittle
       raise InvalidObservations, @problems unless @problems.empty?
 
       late, early = (@ribbons || []).partition(&:reworked?)
-      # Worked ten minutes is another state of the soil: never averaged with the first, and the first is the one that counts.
+      # Worked ten minutes is another state of the soil: never averaged with the first, and the first is the one that
+      # counts.
       @ribbon_set, @reworked_set = (early.empty? ? [late, []] : [early, late]).map { |made| RibbonSet.new(made) unless made.empty? }
       freeze
     end

@@ -2,11 +2,11 @@
 
 module Grittle
   module Tests
-    # The bench's steps, and the path that each key takes through them. A test belongs to one step of a path; whatever the
-    # path leaves out stands at the step More, so that every test can be made by every key.
+    # The bench's steps, and the path that each key takes through them. A test belongs to one step of a path; whatever
+    # the path leaves out stands at the step More, so that every test can be made by every key.
     module Steps
-      # `tests` in a step marked optional may be left unanswered. What is `noticed` on the way stands at More as well, where it can be
-      # made by itself.
+      # `tests` in a step marked optional may be left unanswered. What is `noticed` on the way stands at More as well,
+      # where it can be made by itself.
       ALL = [
         { id: "prepare", name: "Prepare", title: "Ready the sample",
           how: "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \

@@ -29,11 +29,11 @@ module Grittle
       end
     end
 
-    # Canada, 13 classes; limits of the fractions 2 / 50 / 2000 µm. The regions are those of the USDA triangle with heavy clay; what
-    # stands on a line follows the manual's own words, which differ: "does not exceed 15", "20 % or less clay", "52 % or more sand".
-    # Where two of its sentences claim one line, the one without a second end ("35 % or more") goes before the end of a range
-    # ("20 to 35 %"). [published: Canadian System of Soil Classification, 3rd ed., 1998, definitions of the classes, from memory;
-    # which sentence goes first: our own reading]
+    # Canada, 13 classes; limits of the fractions 2 / 50 / 2000 µm. The regions are those of the USDA triangle with
+    # heavy clay; what stands on a line follows the manual's own words, which differ: "does not exceed 15", "20 % or
+    # less clay", "52 % or more sand". Where two of its sentences claim one line, the one without a second end ("35 % or
+    # more") goes before the end of a range ("20 to 35 %"). [published: Canadian System of Soil Classification, 3rd ed.,
+    # 1998, definitions of the classes, from memory; which sentence goes first: our own reading]
     CANADA = Triangle.new(
       id: "canada",
       name: "Canada",

@@ -39,12 +39,13 @@ module Grittle
     # @return [Proc] (sand, silt, clay) in percent that add up to 100, to the code of the class
     attr_reader :decide
 
-    # A sum of fractions on a slanted line is that line's number, whatever the ninth decimal of a float says: sums count as rounded to
-    # the decimals that a composition keeps, so half of the last one is the width of the line.
+    # A sum of fractions on a slanted line is that line's number, whatever the ninth decimal of a float says: sums count
+    # as rounded to the decimals that a composition keeps, so half of the last one is the width of the line.
     LINE = 0.5 * (10**-Composition::DECIMALS)
 
     # @param rules [Hash{String=>Proc}] code to a predicate of (sand, silt, clay) in percent; exactly one holds
-    # @param decide [Proc] the same as one decision, for speed: (sand, silt, clay) to a code; core/spec keeps the two in step
+    # @param decide [Proc] the same as one decision, for speed: (sand, silt, clay) to a code; core/spec keeps the two in
+    #   step
     # @param classes [Array<TextureClass>]
     # @param silt_limit [Integer] µm between silt and sand
     # @param provisional [Boolean] whether the rules still wait to be checked against their source

@@ -43,7 +43,10 @@ const atTrueSize = (mm: number, pxPerMm: number): Part[] => {
       places.push([Math.round(x * 10) / 10, Math.round(y * 10) / 10])
   return [hair('M10 6H110V68H10Z'), { d: places.map(([x, y]) => circle(x, y, r)).join(''), kind: 'solid' }]
 }
-/** mm: the middle of each grade; very fine 0.05-0.10, fine 0.10-0.25, medium 0.25-0.5, coarse 0.5-1 [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3]. */
+/**
+ * mm: the middle of each grade; very fine 0.05-0.10, fine 0.10-0.25, medium 0.25-0.5, coarse 0.5-1 [published: Soil
+ * Survey Manual, USDA Handbook 18, 2017, ch. 3].
+ */
 export const GRADE_MM: Record<string, number> = { coarse: 0.75, medium: 0.375, fine: 0.175, very_fine: 0.075 }
 export const sandGrades = (pxPerMm: number): Record<string, Part[]> =>
   Object.fromEntries(Object.entries(GRADE_MM).map(([grade, mm]) => [grade, atTrueSize(mm, pxPerMm)]))

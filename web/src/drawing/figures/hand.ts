@@ -1,11 +1,14 @@
 /**
- * What the drawings of answers are made of: 120 x 72, ink outline, the grains of the fills, nothing that only colour would
- * tell. Every drawing of this project is put together from these few shapes.
+ * What the drawings of answers are made of: 120 x 72, ink outline, the grains of the fills, nothing that only colour
+ * would tell. Every drawing of this project is put together from these few shapes.
  */
 export type Part = { d: string; kind: 'ink' | 'ground' | 'hair' | 'sand' | 'silt' | 'clay' | 'solid' }
 export type Figures = Record<string, Record<string, Part[]>>
 
-/** CSS pixels in a mm, by the reference pixel of 96 an inch [published: CSS Values and Units 3]; a calibrated screen says better. */
+/**
+ * CSS pixels in a mm, by the reference pixel of 96 an inch [published: CSS Values and Units 3]; a calibrated screen
+ * says better.
+ */
 export const NOMINAL_PX_PER_MM = 96 / 25.4
 
 export const ink = (d: string): Part => ({ d, kind: 'ink' })
