@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# No registry's host is written here or in the lock: bin/ points Bundler's mirror at the source this machine's
-# own RubyGems uses (bin/support/gems.rb). By hand: BUNDLE_MIRROR__ALL="$(ruby -e 'print Gem.sources.first.uri')" bundle …
+# No registry's host is written here or in the lock: bin/ points Bundler's mirror at the source this machine's own
+# RubyGems uses (bin/support/gems.rb). By hand: BUNDLE_MIRROR__ALL="$(ruby -e 'print Gem.sources.first.uri')" bundle …
 source "https://gems.invalid"
 
 gem "activerecord", "~> 7.2.2"

@@ -35,8 +35,16 @@ require_relative "routes/readings"
 # The routes under /api, and where the core's refusals become statuses.
 class Api < Sinatra::Base
   SCHEMA = File.expand_path("../api/openapi.yaml", __dir__)
-  ABSENT = { "Site" => "site", "Profile" => "profile", "Horizon" => "horizon", "Reading" => "reading", "Ribbon" => "ribbon",
-             "Sample" => "sample", "Photo" => "photo", "Import" => "import" }.freeze
+  ABSENT = {
+    "Site" => "site",
+    "Profile" => "profile",
+    "Horizon" => "horizon",
+    "Reading" => "reading",
+    "Ribbon" => "ribbon",
+    "Sample" => "sample",
+    "Photo" => "photo",
+    "Import" => "import"
+  }.freeze
 
   configure do
     set :show_exceptions, false
@@ -94,12 +102,19 @@ class Api < Sinatra::Base
 
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)
-      sentence = "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
+      sentence =
+        "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
       yours = request.delete? ? {} : changes
-      kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : { standing: StandingSerializer.call(record, yours.keys) }
+      kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : { standing: StandingSerializer.call(
+        record, yours.keys
+      ) }
       Problem.new(409, sentence, **kept, yours: yours)
     end
   end
 
-  after { ActiveRecord::Base.connection_handler.clear_active_connections! unless ActiveRecord::Base.connection.transaction_open? }
+  after do
+    unless ActiveRecord::Base.connection.transaction_open?
+      ActiveRecord::Base.connection_handler.clear_active_connections!
+    end
+  end
 end

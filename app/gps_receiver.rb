@@ -14,7 +14,13 @@ class GpsReceiver
   def position
     found = Grittle::Entry::Nmea.average(lines)
     place = found.delete(:position)
-    { latitude: place.latitude, longitude: place.longitude, text: place.to_s, accuracy_m: found.delete(:spread_m), **found }
+    {
+      latitude: place.latitude,
+      longitude: place.longitude,
+      text: place.to_s,
+      accuracy_m: found.delete(:spread_m),
+      **found
+    }
   end
 
   private
@@ -23,7 +29,8 @@ class GpsReceiver
     host, port = ADDRESS.split(":")
     Socket.tcp(host, port.to_i, connect_timeout: 2) { |receiver| read(receiver) }
   rescue SystemCallError
-    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/position", sentence: "No GPS receiver answers at #{ADDRESS}.")]
+    raise Grittle::InvalidInput,
+          [Grittle::Problem.new(pointer: "/position", sentence: "No GPS receiver answers at #{ADDRESS}.")]
   end
 
   def read(receiver)

@@ -6,9 +6,17 @@ require "json"
 class Problem
   TYPE = "application/problem+json"
   TITLES = {
-    400 => "The request cannot be read", 404 => "Not found", 405 => "Not possible here",
-    403 => "Not from here", 409 => "Changed meanwhile", 413 => "Too large", 415 => "Not JSON", 422 => "Something needs correcting",
-    500 => "Our mistake", 503 => "Not now", 507 => "No room"
+    400 => "The request cannot be read",
+    404 => "Not found",
+    405 => "Not possible here",
+    403 => "Not from here",
+    409 => "Changed meanwhile",
+    413 => "Too large",
+    415 => "Not JSON",
+    422 => "Something needs correcting",
+    500 => "Our mistake",
+    503 => "Not now",
+    507 => "No room"
   }.freeze
 
   attr_reader :status

@@ -3,8 +3,13 @@
 # What a failure that nobody asked for means to the person: try again, make room, or a mistake of ours under its number.
 module Trouble
   # The same write succeeds once the database answers, or the other writer is done.
-  PASSING = [ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::Deadlocked, ActiveRecord::LockWaitTimeout,
-             ActiveRecord::ConnectionTimeoutError].freeze
+  PASSING = [
+    ActiveRecord::ConnectionNotEstablished,
+    ActiveRecord::ConnectionFailed,
+    ActiveRecord::Deadlocked,
+    ActiveRecord::LockWaitTimeout,
+    ActiveRecord::ConnectionTimeoutError
+  ].freeze
   # Error numbers of a full disk or table. [published: MariaDB error codes 1021, 1114; errno 28 in its messages]
   FULL = /\b(1021|1114)\b|errno: 28|No space left|Disk full|is full/i
 
@@ -29,6 +34,8 @@ module Trouble
 
   def full = Problem.new(507, "The disk is full. Nothing was changed: make room, then try again.")
 
-  def mistake(env) = Problem.new(500, "This is a mistake of ours, number #{env['grittle.number']} in the log. Nothing was changed.")
+  def mistake(env)
+    Problem.new(500, "This is a mistake of ours, number #{env['grittle.number']} in the log. Nothing was changed.")
+  end
   private_class_method :full, :mistake
 end

@@ -12,10 +12,24 @@ require_relative "median"
 COUNT = 300
 TARGET = 15.0 # ms over HTTP
 OBSERVATIONS = {
-  "ball_holds" => true, "cast_strength" => "strong", "ribbons" => [44, 47, 45].map { |mm| { "length_mm" => mm } },
-  "ribbon_character" => "thin", "wet_rub" => "neither", "grittiness" => "moderate", "floury_feel" => "some",
-  "sand_estimate" => { "percent" => 31.25, "half_width" => 6.25 }, "stickiness" => "moderately", "plasticity" => "moderately",
-  "finest_wire_mm" => "3", "ring_forms" => true, "shine" => "slight", "coherence" => "strongly_coherent", "rods" => "fracture"
+  "ball_holds" => true,
+  "cast_strength" => "strong",
+  "ribbons" => [44, 47, 45].map { |mm| { "length_mm" => mm } },
+  "ribbon_character" => "thin",
+  "wet_rub" => "neither",
+  "grittiness" => "moderate",
+  "floury_feel" => "some",
+  "sand_estimate" => {
+    "percent" => 31.25,
+    "half_width" => 6.25
+  },
+  "stickiness" => "moderately",
+  "plasticity" => "moderately",
+  "finest_wire_mm" => "3",
+  "ring_forms" => true,
+  "shine" => "slight",
+  "coherence" => "strongly_coherent",
+  "rods" => "fracture"
 }.freeze
 
 inside = median(COUNT) { Grittle.assess(OBSERVATIONS, evidence: "none").to_h }

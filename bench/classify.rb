@@ -36,8 +36,11 @@ def measure(&work)
   peak = reader.read.to_i
   Process.wait(pid)
   now = Process.times
-  [now.cutime - started.last.cutime + now.cstime - started.last.cstime, Process.clock_gettime(Process::CLOCK_MONOTONIC) - started.first,
-   peak]
+  [
+    now.cutime - started.last.cutime + now.cstime - started.last.cstime,
+    Process.clock_gettime(Process::CLOCK_MONOTONIC) - started.first,
+    peak
+  ]
 end
 
 def classify(*arguments)
@@ -51,7 +54,8 @@ end
     bare, = measure { require("csv") && CSV.foreach(file.path) { |_| nil } }
     used, seconds, peak = measure { classify(file.path) }
     _, side_by_side, = measure { classify("--jobs", "2", file.path) }
-    puts format("%9d rows: %7d rows/s, %.2f times CSV.foreach (at least %.1f), peak memory %d MB (at most %d), --jobs 2 %.2f times one",
+    puts format("%9d rows: %7d rows/s, %.2f times CSV.foreach (at least %.1f), peak memory %d MB (at most %d), " \
+                "--jobs 2 %.2f times one",
                 count, count / used, bare / used, TARGET, peak / 1024, MOST_MB, seconds / side_by_side)
   end
 end

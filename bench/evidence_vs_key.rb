@@ -15,8 +15,21 @@ SEED = 20_261
 USDA = Grittle::Triangles::USDA
 TESTS = Grittle::Evidence::Simulator::USUAL
 # Tests after ball and ribbons in the order of the bench, for those who do not look at suggestions.
-FIXED = %w[wet_rub grittiness plasticity stickiness shine thumbprint cast_strength shear_resistance floury_feel decanted_sand
-           sand_estimate dry_clod stiffens_while_worked].freeze
+FIXED = %w[
+  wet_rub
+  grittiness
+  plasticity
+  stickiness
+  shine
+  thumbprint
+  cast_strength
+  shear_resistance
+  floury_feel
+  decanted_sand
+  sand_estimate
+  dry_clod
+  stiffens_while_worked
+].freeze
 MOST_TESTS = 8
 
 def distance(one, other)
@@ -53,7 +66,9 @@ off.each { |who, counts| puts "| #{who} | #{counts.map { |count| percent(count, 
 
 codes = USDA.classes.keys
 puts "", "Key by estimate, samples:", "", "| key \\ estimate | #{codes.join(' | ')} |", "|---#{'|---' * codes.size}|"
-codes.each { |key| puts "| **#{key}** | #{codes.map { |code| table[[key, code]].zero? ? '' : table[[key, code]] }.join(' | ')} |" }
+codes.each do |key|
+  puts "| **#{key}** | #{codes.map { |code| table[[key, code]].zero? ? '' : table[[key, code]] }.join(' | ')} |"
+end
 
 # One answer at a time, each drawn when it is asked for.
 def tests_until_settled(composition, seed)
@@ -77,18 +92,24 @@ ways = {
   "fixed order" => ->(_, felt) { FIXED.find { |test| !felt.key?(test) } }
 }
 seconds = ->(tests) { tests.sum { |test| Grittle::Tests::Catalogue::FACTS[test][1] } }
-puts "", "| after ball and ribbons, by | settled at once | settled within #{MOST_TESTS} tests | tests, mean | seconds, mean |",
+puts "", "| after ball and ribbons, by | settled at once | settled within #{MOST_TESTS} tests | tests, mean | " \
+         "seconds, mean |",
      "|---|---|---|---|---|"
 ways.each do |name, way|
   taken = []
   results = samples.map do |composition, _, seed|
     made = []
-    result = tests_until_settled(composition, seed) { |estimate, felt| way.call(estimate, felt).tap { |test| made << test if test } }
+    result =
+      tests_until_settled(composition, seed) do |estimate, felt|
+        way.call(estimate, felt).tap { |test| made << test if test }
+      end
     taken << seconds[made]
     result
   end
   settled = results.select(&:last)
-  puts "| #{name} | #{percent(settled.count { |count, _| count.zero? }, SAMPLES)} | #{percent(settled.size, SAMPLES)} | " \
+  puts "| #{name} | #{percent(settled.count do |count, _|
+    count.zero?
+  end, SAMPLES)} | #{percent(settled.size, SAMPLES)} | " \
        "#{(results.sum(&:first).to_f / SAMPLES).round(1)} | #{(taken.sum.to_f / SAMPLES).round} |"
 end
 
@@ -113,8 +134,11 @@ def worth(shares, truth)
   [shares.max_by(&:last)&.first == truth ? 1 : 0, brier, -Math.log2([shares.fetch(truth, 0.0), LEAST].max)]
 end
 
-puts "", "#{A_HAND} samples a hand, even over the triangle:", "",
-     "| hand | region holds | key: right | Brier | log score | estimate: right | Brier | log score |", "|---#{'|---' * 7}|"
+puts "",
+     "#{A_HAND} samples a hand, even over the triangle:",
+     "",
+     "| hand | region holds | key: right | Brier | log score | estimate: right | Brier | log score |",
+     "|---#{'|---' * 7}|"
 HANDS.each do |name, how|
   draws = Random.new(SEED + 1)
   deviate = -> { Math.sqrt(-2 * Math.log(1 - draws.rand)) * Math.cos(2 * Math::PI * draws.rand) }

@@ -17,8 +17,15 @@ module Filled
   BEGAN = Time.utc(1990, 3, 1)
   CLASSES = %w[SL L SIL CL C SCL SICL LS].freeze
   PLACES = %w[Alder Birch Clover Dock Elder Fern Gorse Hazel Iris Juniper].freeze
-  METHOD = { key: "ribbon_and_rub", limit_set: "metric", ribbon_counts_from: "any_length", unit: "mm", system: "usda", curve: "consensus",
-             older_grades: false }.freeze
+  METHOD = {
+    key: "ribbon_and_rub",
+    limit_set: "metric",
+    ribbon_counts_from: "any_length",
+    unit: "mm",
+    system: "usda",
+    curve: "consensus",
+    older_grades: false
+  }.freeze
 
   module_function
 
@@ -38,15 +45,27 @@ module Filled
     made = Site.maximum(:id).to_i
     ((made + 1)..(count / PER_SITE)).each_slice(BATCH) { |ids| ActiveRecord::Base.transaction { sites(ids) } }
     %w[sites profiles horizons samples readings answers ribbons assignments search_terms].each do |table|
-      ActiveRecord::Base.connection.execute("ANALYZE TABLE #{table}") if ActiveRecord::Base.connection.table_exists?(table)
+      next unless ActiveRecord::Base.connection.table_exists?(table)
+
+      ActiveRecord::Base.connection.execute(
+        "ANALYZE TABLE #{table}"
+      )
     end
   end
 
   def sites(ids)
-    insert(Site, ids.map { |id| { id: id, fieldbook_id: 1, name: site_name(id), note: "Pasture above the #{PLACES[id % 7].downcase}s" } })
+    insert(
+      Site,
+      ids.map do |id|
+        { id: id, fieldbook_id: 1, name: site_name(id), note: "Pasture above the #{PLACES[id % 7].downcase}s" }
+      end
+    )
     numbered = ids.flat_map { |id| Array.new(PROFILES) { |place| [((id - 1) * PROFILES) + place + 1, id, place] } }
     insert(Profile, numbered.map { |id, site, place| profile(id, site, place) })
-    layers = numbered.flat_map { |id, _, place| Array.new(HORIZONS) { |layer| [((id - 1) * HORIZONS) + layer + 1, id, place, layer] } }
+    layers =
+      numbered.flat_map do |id, _, place|
+        Array.new(HORIZONS) { |layer| [((id - 1) * HORIZONS) + layer + 1, id, place, layer] }
+      end
     textured(layers)
     found_by(ids) if defined?(SearchTerm)
   end
@@ -76,25 +95,57 @@ module Filled
   def day(id) = BEGAN + (id / PER_SITE * 86_400)
 
   def profile(id, site, place)
-    { id: id, site_id: site, name: "Pit #{id}", kind: "pit", open: place == PROFILES - 1, touched_at: day(id * HORIZONS), **METHOD }
+    {
+      id: id,
+      site_id: site,
+      name: "Pit #{id}",
+      kind: "pit",
+      open: place == PROFILES - 1,
+      touched_at: day(id * HORIZONS),
+      **METHOD
+    }
   end
 
   def horizon(id, profile, layer, open:)
     named = { "key" => METHOD[:key], "system" => "usda", "code" => code(id) }
-    { id: id, profile_id: profile, designation: %w[Ap E Bt BC C][layer], upper_cm: layer * 20, lower_cm: (layer + 1) * 20,
-      named: open ? nil : named, class_system: open ? nil : "usda", class_code: open ? nil : code(id) }
+    {
+      id: id,
+      profile_id: profile,
+      designation: %w[Ap E Bt BC C][layer],
+      upper_cm: layer * 20,
+      lower_cm: (layer + 1) * 20,
+      named: open ? nil : named,
+      class_system: open ? nil : "usda",
+      class_code: open ? nil : code(id)
+    }
   end
 
   def reading(id)
-    { id: id, sample_id: id, rules_version: "bench", step: "ribbon", started_at: day(id), updated_at: day(id), created_at: day(id),
-      classed: true, **METHOD }
+    {
+      id: id,
+      sample_id: id,
+      rules_version: "bench",
+      step: "ribbon",
+      started_at: day(id),
+      updated_at: day(id),
+      created_at: day(id),
+      classed: true,
+      **METHOD
+    }
   end
 
   def answer(reading, name, value) = { reading_id: reading, observation: name, value: value, given_at: day(reading) }
 
   def ribbon(reading, length)
-    { reading_id: reading, length_mm: length, entered_length: length, entered_unit: "mm", ended: "broke", made_at: day(reading),
-      entered_at: day(reading) }
+    {
+      reading_id: reading,
+      length_mm: length,
+      entered_length: length,
+      entered_unit: "mm",
+      ended: "broke",
+      made_at: day(reading),
+      entered_at: day(reading)
+    }
   end
 
   def assignment(reading)

@@ -15,8 +15,13 @@ SEED = 7
 # What is asked of one sample, and how many ribbons are pushed of it, before the next is begun.
 WRITES_OF_ONE = 12
 LENGTHS_MM = (10..75)
-ANSWERS = { "ball_holds" => [true], "wet_rub" => %w[neither very_smooth very_gritty], "grittiness" => %w[slight moderate very],
-            "stickiness" => %w[slightly moderately very], "shine" => %w[none slight moderate] }.freeze
+ANSWERS = {
+  "ball_holds" => [true],
+  "wet_rub" => %w[neither very_smooth very_gritty],
+  "grittiness" => %w[slight moderate very],
+  "stickiness" => %w[slightly moderately very],
+  "shine" => %w[none slight moderate]
+}.freeze
 # Of ten requests, four write.
 WRITES = 0.4
 READS = %w[/api/sites /api/profiles/1 /api/work].freeze
@@ -62,7 +67,8 @@ class Client
   def push = change(Net::HTTP::Post, "/ribbons", length: @random.rand(LENGTHS_MM), unit: "mm")
 
   def change(verb, below, **body)
-    @reading = send_json(verb, "/api/readings/#{@reading['id']}#{below}", { version: @reading["version"], **body }) || @reading
+    @reading =
+      send_json(verb, "/api/readings/#{@reading['id']}#{below}", { version: @reading["version"], **body }) || @reading
   end
 
   def send_json(verb, path, body)
@@ -89,5 +95,12 @@ clients.map { |client| Thread.new { client.run(started + SECONDS) } }.each(&:joi
 took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
 times = clients.flat_map(&:times).sort
 failures = clients.map(&:failures).reduce { |sums, more| sums.merge(more) { |_, one, other| one + other } }
-puts format("%d clients, %.0f s: %.1f requests/s, median %.0f ms, 95 %% within %.0f ms, refused %s", CLIENTS, took, times.size / took,
-            times[times.size / 2] * 1000, times[(times.size * 0.95).floor] * 1000, failures.empty? ? "none" : failures.to_s)
+puts format(
+  "%d clients, %.0f s: %.1f requests/s, median %.0f ms, 95 %% within %.0f ms, refused %s",
+  CLIENTS,
+  took,
+  times.size / took,
+  times[times.size / 2] * 1000,
+  times[(times.size * 0.95).floor] * 1000,
+  failures.empty? ? "none" : failures.to_s
+)

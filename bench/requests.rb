@@ -36,7 +36,12 @@ begin_reading = lambda do
   path = "/api/readings/#{reading['id']}"
   reading = write.call(Net::HTTP::Patch, path, { version: reading["version"], answers: FELT.except("ribbons") })
   FELT["ribbons"].each do |ribbon|
-    reading = write.call(Net::HTTP::Post, "#{path}/ribbons", { version: reading["version"], length: ribbon["length_mm"], unit: "mm" })
+    reading =
+      write.call(
+        Net::HTTP::Post,
+        "#{path}/ribbons",
+        { version: reading["version"], length: ribbon["length_mm"], unit: "mm" }
+      )
   end
   [path, reading["version"]]
 end
@@ -59,7 +64,9 @@ answer = lambda do
   version += 1
 end
 # The first reading of the profile, changed before the profile is asked for.
-layer = "/api/readings/#{JSON.parse(http.get('/api/profiles/1').body)['horizons'].flat_map { |one| one['readings'] }.first['id']}"
+layer = "/api/readings/#{JSON.parse(http.get('/api/profiles/1').body)['horizons'].flat_map do |one|
+  one['readings']
+end.first['id']}"
 change = lambda do
   reading = JSON.parse(http.get(layer).body)
   deliver.call(Net::HTTP::Patch, layer, { version: reading["version"], answers: { sand_estimate: sand.call } })
@@ -80,5 +87,12 @@ assess = -> { Grittle.assess(FELT.merge("sand_estimate" => sand.call)).to_h }
     [median(1, &request), median(1, &assess)]
   end
   took, beside = pairs.drop(WARM).transpose.map { |times| times.sort[COUNT / 2] }
-  puts format("%-28s %6.1f ms, %.2f times the assessment of %.1f ms (at most %.1f)", what, took, took / beside, beside, AT_MOST)
+  puts format(
+    "%-28s %6.1f ms, %.2f times the assessment of %.1f ms (at most %.1f)",
+    what,
+    took,
+    took / beside,
+    beside,
+    AT_MOST
+  )
 end

@@ -44,16 +44,22 @@ def requests(count)
     version = Reading.where(id: reading).pick(:lock_version)
     ask("PATCH", "/api/readings/#{reading}", { version: version, answers: { grittiness: grit.next } })
   },
-    "section" => -> { ask("GET", "/api/profiles/#{profile -= 1}") }, # another each time, as it has not been asked for before
+    "section" => lambda {
+      ask("GET", "/api/profiles/#{profile -= 1}")
+    }, # another each time, as it has not been asked for before
     "where the work stopped" => -> { ask("GET", "/api/work") },
     "quick readings" => -> { ask("GET", "/api/readings") },
     "first page" => -> { ask("GET", "/api/sites") },
-    "search by a name" => -> { ask("GET", "/api/sites?text=#{Filled.site_name(count / Filled::PER_SITE).sub(' ', '%20')}") },
+    "search by a name" => lambda do
+      ask("GET", "/api/sites?text=#{Filled.site_name(count / Filled::PER_SITE).sub(' ', '%20')}")
+    end,
     "search by a common word" => -> { ask("GET", "/api/sites?text=pasture") },
     "search by a word of none" => -> { ask("GET", "/api/sites?text=zinnia") },
     "search by class" => -> { ask("GET", "/api/sites?class=usda:CL") },
     "search by days" => -> { ask("GET", "/api/sites?from=#{day}&to=#{day}") },
-    "search by all of these" => -> { ask("GET", "/api/sites?text=pasture&class=usda:CL&from=#{day}&to=#{day}&unfinished=1") },
+    "search by all of these" => lambda do
+      ask("GET", "/api/sites?text=pasture&class=usda:CL&from=#{day}&to=#{day}&unfinished=1")
+    end,
     "package of one site" => -> { ask("GET", "/api/export?format=package&of=site&id=#{count / Filled::PER_SITE}") } }
 end
 
@@ -75,5 +81,11 @@ taken.first.each_key do |what|
   OUT.puts format("%-26s %5.0f ms %5.0f ms  %.2f", what, small, large, large / small)
 end
 ["first page", "search by a common word"].each do |what|
-  OUT.puts format("%s at %d horizons: %.0f ms, %.0f kB (at most %d ms, %d kB)", what, SIZES.first, *taken.first[what].values, *PAGE_AT_MOST)
+  OUT.puts format(
+    "%s at %d horizons: %.0f ms, %.0f kB (at most %d ms, %d kB)",
+    what,
+    SIZES.first,
+    *taken.first[what].values,
+    *PAGE_AT_MOST
+  )
 end

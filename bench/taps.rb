@@ -22,7 +22,10 @@ FEELS = %w[1 2 3 4].freeze
 P50_MS = 35
 P95_MS = 60
 # The page is drawn anew while it is looked at.
-CHANGING = [Selenium::WebDriver::Error::NoSuchElementError, Selenium::WebDriver::Error::StaleElementReferenceError].freeze
+CHANGING = [
+  Selenium::WebDriver::Error::NoSuchElementError,
+  Selenium::WebDriver::Error::StaleElementReferenceError
+].freeze
 # Set off by a key, until the verdict has changed and is painted.
 WATCH = <<~JS
   window.took = null
@@ -32,7 +35,8 @@ WATCH = <<~JS
     watcher.disconnect()
     requestAnimationFrame(() => setTimeout(() => (window.took = performance.now() - started)))
   })
-  watcher.observe(document.querySelector("section[aria-label='Verdict so far']"), { subtree: true, childList: true, characterData: true, attributes: true })
+  const verdict = document.querySelector("section[aria-label='Verdict so far']")
+  watcher.observe(verdict, { subtree: true, childList: true, characterData: true, attributes: true })
 JS
 
 # One surveyor, who counts what they press.
@@ -75,7 +79,10 @@ class Surveyor
     end
   end
 
-  def at(step) = @wait.until { @browser.find_elements(css: "[aria-current='step']").any? { |one| one.text.start_with?(step) } }
+  def at(step)
+    @wait.until { @browser.find_elements(css: "[aria-current='step']").any? { |one| one.text.start_with?(step) } }
+  end
+
   def assigned = see("[data-assigned]")
 
   # @param key [String]
@@ -91,7 +98,13 @@ end
 
 def post(path, body)
   uri = URI(BASE + path)
-  answer = Net::HTTP.post(uri, JSON.generate(body), "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid)
+  answer =
+    Net::HTTP.post(
+      uri,
+      JSON.generate(body),
+      "content-type" => "application/json",
+      "idempotency-key" => SecureRandom.uuid
+    )
   raise "#{path}: #{answer.code} #{answer.body[0, 200]}" unless answer.is_a?(Net::HTTPSuccess)
 
   JSON.parse(answer.body)
@@ -159,7 +172,8 @@ begin
     reading = post("/api/readings", { step: "moisten" })
     LENGTHS_MM.each do |mm|
       length = mm - place + rand.round(2)
-      reading = post("/api/readings/#{reading['id']}/ribbons", { version: reading["version"], length: length, unit: "mm" })
+      reading =
+        post("/api/readings/#{reading['id']}/ribbons", { version: reading["version"], length: length, unit: "mm" })
     end
     surveyor.open("/readings/#{reading['id']}", see: "[data-test='mould_feel']")
     FEELS.map { |key| surveyor.time(key) }

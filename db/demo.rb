@@ -12,16 +12,22 @@ module Demo
   THICKNESS_MM = 3
 
   # What a horizon is made of, in percent, and the seed of the hand that felt it.
-  def self.soil(sand, clay, seed, **more) = { composition: Grittle::Composition.new(sand: sand, clay: clay), seed: seed, **more }
+  def self.soil(sand, clay, seed, **more)
+    { composition: Grittle::Composition.new(sand: sand, clay: clay), seed: seed, **more }
+  end
 
   USUAL = Grittle::Evidence::Simulator::USUAL
   FULLER = [*USUAL, "cast_strength", "floury_feel", "sand_estimate"].freeze
 
-  def self.seen(colour, boundary = nil, **described) = { moist_colour: colour, boundary: boundary, described: described.presence }.compact
+  def self.seen(colour, boundary = nil, **described)
+    { moist_colour: colour, boundary: boundary, described: described.presence }.compact
+  end
 
   # pH by kit at depths in cm.
   def self.ph(**values)
-    values.map { |cm, ph| { upper_cm: cm.to_s.to_i, kind: "crumb", findings: [{ test: "ph", value: { value: ph, method: "kit" } }] } }
+    values.map do |cm, ph|
+      { upper_cm: cm.to_s.to_i, kind: "crumb", findings: [{ test: "ph", value: { value: ph, method: "kit" } }] }
+    end
   end
 
   # Horizon: designation, depths in cm, soil, colour and lower boundary. `as` overrides the key, with the reason given;
@@ -31,54 +37,155 @@ module Demo
       position: "47°55'04.8\"N 15°12'14.4\"E",
       described: { date: "2026-09-14", slope_percent: 12, aspect: "sw", land_use: "Pasture", weather: "dry" },
       profiles: [
-        { name: "Tare 1", kind: "pit", described: { excavated_depth_cm: 130, stopped_by: "depth_reached", parent_material: "colluvium" },
+        { name: "Tare 1", kind: "pit",
+          described: { excavated_depth_cm: 130, stopped_by: "depth_reached", parent_material: "colluvium" },
           samples: [*ph("5": 5.5, "25": 5, "45": 6, "80": 7, "115": 7.5),
                     { upper_cm: 50, kind: "crumb",
-                      findings: [{ test: "crumb", value: { slaking: "a_little", dispersion: "some", minutes: 120, water: "rain",
-                        size_mm: 8, air_dry: true } }] },
+                      findings: [
+                        {
+                          test: "crumb",
+                          value: {
+                            slaking: "a_little",
+                            dispersion: "some",
+                            minutes: 120,
+                            water: "rain",
+                            size_mm: 8,
+                            air_dry: true
+                          }
+                        }
+                      ] },
                     { upper_cm: 110, lower_cm: 125, kind: "bag", label: "T1-5" }],
           again: { of: "BC", hand: "Ilka", **soil(30, 44, 3) }, horizons: [
-            ["Ap", 0, 18, soil(42, 19, 1), seen("10YR 3/3", "clear", roots: "many", structure_grade: "moderate", structure_type: "crumb",
-            earthworms: 6, moisture: "dry")],
+            [
+              "Ap",
+              0,
+              18,
+              soil(42, 19, 1),
+              seen(
+                "10YR 3/3",
+                "clear",
+                roots: "many",
+                structure_grade: "moderate",
+                structure_type: "crumb",
+                earthworms: 6,
+                moisture: "dry"
+              )
+            ],
             ["E", 18, 32,
              soil(62, 15, 39, as: ["SL", "Weak ribbons that only just hold, and bleached: sandy loam to the hand."]),
-             seen("10YR 6/2", "abrupt", roots: "few", structure_grade: "massive", fragments_percent: 4, moisture: "dry")],
-            ["Bt", 32, 66, soil(24, 52, 1), seen("7.5YR 4/4", "gradual", roots: "few", structure_grade: "strong",
-            structure_type: "prismatic", mottle_abundance: "few",
-                                                                           mottle_kind: "rusty", fragments_percent: 2, moisture: "moist")],
-            ["BC", 66, 95, soil(34, 33, 1), seen("10YR 5/4", "diffuse", structure_grade: "weak", fragments_percent: 8, moisture: "moist")],
-            ["C", 95, 130, soil(58, 24, 6), seen("2.5Y 5/4", fragments_percent: 30, fragments_shape: "angular", effervescence: "slight",
-            moisture: "moist")]
+             seen(
+               "10YR 6/2",
+               "abrupt",
+               roots: "few",
+               structure_grade: "massive",
+               fragments_percent: 4,
+               moisture: "dry"
+             )],
+            [
+              "Bt",
+              32,
+              66,
+              soil(24, 52, 1),
+              seen(
+                "7.5YR 4/4",
+                "gradual",
+                roots: "few",
+                structure_grade: "strong",
+                structure_type: "prismatic",
+                mottle_abundance: "few",
+                mottle_kind: "rusty",
+                fragments_percent: 2,
+                moisture: "moist"
+              )
+            ],
+            [
+              "BC",
+              66,
+              95,
+              soil(34, 33, 1),
+              seen("10YR 5/4", "diffuse", structure_grade: "weak", fragments_percent: 8, moisture: "moist")
+            ],
+            [
+              "C",
+              95,
+              130,
+              soil(58, 24, 6),
+              seen(
+                "2.5Y 5/4",
+                fragments_percent: 30,
+                fragments_shape: "angular",
+                effervescence: "slight",
+                moisture: "moist"
+              )
+            ]
           ] }
       ] },
-    { name: "Sallow Bottom", landform: "drainage_line", note: "Rushes, wet until May. A drain is wanted.", position: "47.9142, 15.2101",
+    { name: "Sallow Bottom", landform: "drainage_line", note: "Rushes, wet until May. A drain is " \
+                                                              "wanted.", position: "47.9142, 15.2101",
       described: { date: "2026-09-15", land_use: "Meadow", vegetation: "Rushes, sedges", weather: "moist" },
       profiles: [
         { name: "Sallow 1", kind: "probe", horizons: [
-          ["Ah", 0, 15, soil(14, 14, 1), seen("10YR 2/1", "clear", roots: "common", structure_grade: "moderate", structure_type: "crumb",
-          moisture: "moist")],
+          [
+            "Ah",
+            0,
+            15,
+            soil(14, 14, 1),
+            seen(
+              "10YR 2/1",
+              "clear",
+              roots: "common",
+              structure_grade: "moderate",
+              structure_type: "crumb",
+              moisture: "moist"
+            )
+          ],
           ["Cg1", 15, 48, soil(10, 39, 14, tests: FULLER),
            seen("5Y 5/2", "gradual", mottle_abundance: "common", mottle_kind: "rusty", roots: "few", moisture: "wet")],
-          ["Cg2", 48, 80, soil(7, 48, 6), seen("5GY 5/1", "abrupt", structure_grade: "massive", moisture: "wet", odour: "faintly of eggs")],
-          ["2C", 80, 110, soil(82, 5, 1), seen("2.5Y 6/3", structure_grade: "single_grain", fragments_percent: 12, discontinuity: true,
-          moisture: "wet")]
+          [
+            "Cg2",
+            48,
+            80,
+            soil(7, 48, 6),
+            seen("5GY 5/1", "abrupt", structure_grade: "massive", moisture: "wet", odour: "faintly of eggs")
+          ],
+          [
+            "2C",
+            80,
+            110,
+            soil(82, 5, 1),
+            seen(
+              "2.5Y 6/3",
+              structure_grade: "single_grain",
+              fragments_percent: 12,
+              discontinuity: true,
+              moisture: "wet"
+            )
+          ]
         ] }
       ] },
-    { name: "Kiln Bank", landform: "lower_slope", note: "Road cutting, cleaned back half a metre.", position: "47.9203, 15.1987",
+    {
+      name: "Kiln Bank",
+      landform: "lower_slope",
+      note: "Road cutting, cleaned back half a metre.",
+      position: "47.9203, 15.1987",
       profiles: [
-        { name: "Cutting", kind: "cutting", horizons: [
-          ["A", 0, 24, soil(65, 11, 1)],
-          ["Bw", 24, 62, soil(56, 26, 6)],
-          ["C", 62, 105, soil(93, 2, 1)]
-        ] }
-      ] }
+        {
+          name: "Cutting",
+          kind: "cutting",
+          horizons: [["A", 0, 24, soil(65, 11, 1)], ["Bw", 24, 62, soil(56, 26, 6)], ["C", 62, 105, soil(93, 2, 1)]]
+        }
+      ]
+    }
   ].freeze
 
   # The half-done profile comes last, so that it is the work to go on with.
   HALF_DONE = {
     name: "Tare 2", kind: "hand_auger",
-    increments: [{ from_cm: 0, to_cm: 20, condition: "whole" }, { from_cm: 20, to_cm: 40, lost_cm: 3, condition: "whole" },
-                 { from_cm: 40, to_cm: 65, condition: "whole" }],
+    increments: [
+      { from_cm: 0, to_cm: 20, condition: "whole" },
+      { from_cm: 20, to_cm: 40, lost_cm: 3, condition: "whole" },
+      { from_cm: 40, to_cm: 65, condition: "whole" }
+    ],
     horizons: [
       ["Ap", 0, 20, soil(38, 18, 1)],
       ["AB", 20, 38, soil(36, 29, 1)],
@@ -112,7 +219,11 @@ module Demo
   end
 
   def profile(site, facts)
-    profile = Profile.make(site, { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN, **facts.slice(:described, :increments) })
+    profile =
+      Profile.make(
+        site,
+        { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN, **facts.slice(:described, :increments) }
+      )
     facts[:horizons].each do |designation, upper, lower, soil, seen = {}|
       horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower, **seen)
       texture(Reading.begin(horizon: horizon), **soil) if soil
@@ -157,7 +268,13 @@ module Demo
     return answer(reading, "ribbon_forms" => false) unless felt["ribbons"]
 
     felt["ribbons"].each do |ribbon|
-      reading.add_ribbon(reading.lock_version, entered: ribbon["length_mm"], unit: "mm", thickness_mm: THICKNESS_MM, ended: ribbon["ended"])
+      reading.add_ribbon(
+        reading.lock_version,
+        entered: ribbon["length_mm"],
+        unit: "mm",
+        thickness_mm: THICKNESS_MM,
+        ended: ribbon["ended"]
+      )
     end
   end
 

@@ -21,7 +21,10 @@ module DemoPicture
 
   # @return [String] a JPEG
   def call
-    plain = (Vips::Image.gaussnoise(WIDTH, HEIGHT, sigma: 7, mean: 0, seed: 1) + CLOTH).cast(:uchar).copy(interpretation: :srgb)
+    plain =
+      (Vips::Image.gaussnoise(WIDTH, HEIGHT, sigma: 7, mean: 0, seed: 1) + CLOTH).cast(:uchar).copy(
+        interpretation: :srgb
+      )
     plain.mutate { |image| [ruler(image), ribbon(image)] }.gaussblur(0.8).jpegsave_buffer(Q: 88)
   end
 

@@ -21,8 +21,8 @@ RSpec.configure do |config|
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation, except: %w[fieldbooks]) }
   # The browser's server and set-up have connections of their own and see only what is committed.
   config.around do |example|
-    DatabaseCleaner.strategy = example.metadata[:type] == :api && !example.metadata[:commits] ? :transaction : [:truncation,
-                                                                                                                { except: %w[fieldbooks] }]
+    alone = example.metadata[:type] == :api && !example.metadata[:commits]
+    DatabaseCleaner.strategy = alone ? :transaction : [:truncation, { except: %w[fieldbooks] }]
     DatabaseCleaner.cleaning { example.run }
   end
 end

@@ -8,7 +8,10 @@ module Exchange
     # @param rows [Hash{String=>Array<Hash>}] by table; a row by column
     # @param pictures [Hash{String=>String}] bytes by digest
     def initialize(rows, pictures)
-      @rows = Tables::ALL.to_h { |table| [table.name, (rows[table.name] || []).sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 }] }
+      @rows =
+        Tables::ALL.to_h do |table|
+          [table.name, (rows[table.name] || []).sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 }]
+        end
       Earlier.complete(@rows)
       @pictures = pictures
       @problems = Problems.new
@@ -54,17 +57,30 @@ module Exchange
     end
 
     def links(table, row, ids)
-      found = table.columns.select { |column| column.kind == :ref && row[column.name] }.map { |column| [column.to, row[column.name]] }
+      found =
+        table
+        .columns
+        .select { |column| column.kind == :ref && row[column.name] }
+        .map { |column| [column.to, row[column.name]] }
       found << [Tables::PHOTO_OF[row["of"]], row["of_id"]] if table.name == "photos"
       found << [Traces::OF[row["record_type"]], row["record_id"]] if table.name == "revisions"
       found.reject { |to, id| to && ids[to][id] }.map { |to, id| "There is no #{to} #{id}." }
     end
 
     def attributes(table, row)
-      plain = table.columns.reject { |column| %i[id derived field].include?(column.kind) || Tables::LATER.include?([table.name, column.name]) }
+      plain =
+        table.columns.reject do |column|
+          %i[id derived field].include?(column.kind) || Tables::LATER.include?([table.name, column.name])
+        end
       found = plain.to_h { |column| attribute(column, row[column.name]) }
       found.merge!(spoken_of(table, row))
-      found["described"] = table.fields.to_h { |column| [column.name, row[column.name]] }.compact.presence if table.fields.any?
+      if table.fields.any?
+        found["described"] = table
+                             .fields
+                             .to_h { |column| [column.name, row[column.name]] }
+                             .compact
+                             .presence
+      end
       found
     end
 
@@ -74,7 +90,10 @@ module Exchange
       when "photos" then { "of_id" => @new_ids[Tables::PHOTO_OF[row["of"]]][row["of_id"]] }
       when "layer_changes" then { "was" => Traces.layers_inward(row["was"], @new_ids) }
       when "revisions"
-        { "record_id" => @new_ids[Traces::OF[row["record_type"]]][row["record_id"]], "was" => Traces.inward(row["was"], @new_ids) }
+        {
+          "record_id" => @new_ids[Traces::OF[row["record_type"]]][row["record_id"]],
+          "was" => Traces.inward(row["was"], @new_ids)
+        }
       else {}
       end
     end
@@ -91,20 +110,26 @@ module Exchange
     # @raise [Unreadable] naming the row and why
     def kept(table, row)
       table.model.create!(attributes(table, row))
-    rescue ActiveRecord::RangeError, ActiveModel::RangeError, ActiveRecord::ValueTooLong, ActiveRecord::NotNullViolation,
-           ActiveRecord::RecordInvalid, ActiveRecord::StatementInvalid, ArgumentError, TypeError => e
+    rescue ActiveModel::RangeError, ActiveRecord::RecordInvalid, ActiveRecord::StatementInvalid, ArgumentError,
+           TypeError => e
       raise if Trouble.passing?(e)
 
       place = @rows[table.name].index(row) + 1
-      raise Unreadable,
-            "#{table.name}, row #{place}, could not be imported: #{e.message.lines.first.to_s.strip[0, 160]} Nothing was changed."
+      why = e.message.lines.first.to_s.strip[0, 160]
+      raise Unreadable, "#{table.name}, row #{place}, could not be imported: #{why} Nothing was changed."
     end
 
     # What lists read follows from the rows that are there now.
     def settle
       readings = @new_ids["readings"].values
-      Reading.where(id: readings).where("EXISTS (SELECT 1 FROM assignments WHERE reading_id = readings.id)").update_all(classed: true)
-      Profile.where(id: @new_ids["profiles"].values).includes(:site).find_each { |profile| profile.refresh(touch: true) }
+      Reading
+        .where(id: readings)
+        .where("EXISTS (SELECT 1 FROM assignments WHERE reading_id = readings.id)")
+        .update_all(classed: true)
+      Profile
+        .where(id: @new_ids["profiles"].values)
+        .includes(:site)
+        .find_each { |profile| profile.refresh(touch: true) }
     end
 
     def link(table, column)
@@ -112,7 +137,10 @@ module Exchange
       @rows[table].each do |row|
         next unless row[column]
 
-        Tables::BY_NAME[table].model.where(id: @new_ids[table][row["id"]]).update_all(column => @new_ids[target][row[column]])
+        Tables::BY_NAME[table]
+          .model
+          .where(id: @new_ids[table][row["id"]])
+          .update_all(column => @new_ids[target][row[column]])
       end
     end
   end

@@ -62,8 +62,10 @@ module Exchange
 
     def look(kind)
       case kind
-      when :json then method(:quote)
-      when :text, :person, :field, :derived then Looks.new { |value| value.is_a?(String) ? quote(guard(value)) : value.to_s }
+      when :json
+        method(:quote)
+      when :text, :person, :field, :derived
+        Looks.new { |value| value.is_a?(String) ? quote(guard(value)) : value.to_s }
       end
     end
 
@@ -74,7 +76,12 @@ module Exchange
 
     def bad(text, column, kind)
       raise Grittle::InvalidInput,
-            [Grittle::Problem.new(pointer: "/#{column.name}", sentence: "#{column.name} must be #{kind}, not “#{text[0, 60]}”.")]
+            [
+              Grittle::Problem.new(
+                pointer: "/#{column.name}",
+                sentence: "#{column.name} must be #{kind}, not “#{text[0, 60]}”."
+              )
+            ]
     end
     private_class_method :look, :quote, :integer, :bad
   end

@@ -21,7 +21,8 @@ module Exchange
       @height = height
       return if @profiles.size <= MOST
 
-      raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/of", sentence: "A drawing holds #{MOST} columns: export one site.")]
+      raise Grittle::InvalidInput,
+            [Grittle::Problem.new(pointer: "/of", sentence: "A drawing holds #{MOST} columns: export one site.")]
     end
 
     # @yieldparam piece [String]
@@ -43,9 +44,14 @@ module Exchange
 
     def column(profile, x, depth)
       words = spread(profile.horizons)
-      [D.text(x + 4, 20, "#{profile.name}, #{profile.site.name}", bold: true, size: 16), D.text(x + 4, 46, "cm", size: 12),
-       D.text(x + TAPE + COLUMN + 14, 46, "clay %", size: 12), tape(x, depth), clay_axis(x, depth),
-       profile.horizons.zip(words).map { |horizon, at| layer(horizon, x, at) }]
+      [
+        D.text(x + 4, 20, "#{profile.name}, #{profile.site.name}", bold: true, size: 16),
+        D.text(x + 4, 46, "cm", size: 12),
+        D.text(x + TAPE + COLUMN + 14, 46, "clay %", size: 12),
+        tape(x, depth),
+        clay_axis(x, depth),
+        profile.horizons.zip(words).map { |horizon, at| layer(horizon, x, at) }
+      ]
     end
 
     def tape(x, depth)
@@ -77,7 +83,13 @@ module Exchange
       named = horizon.class_given
       left = x + TAPE
       [(D.grain(named.middle, left, top, COLUMN, bottom - top) if named&.texture?),
-       D.rect(left, top, COLUMN, bottom - top, **(named ? { stroke: D::INK, line: 1.6 } : { stroke: D::PENCIL, dash: "5 4" })),
+       D.rect(
+         left,
+         top,
+         COLUMN,
+         bottom - top,
+         **(named ? { stroke: D::INK, line: 1.6 } : { stroke: D::PENCIL, dash: "5 4" })
+       ),
        chip(horizon, left, top, bottom), clay(horizon, x, top, bottom),
        D.text(left + COLUMN + CLAY, words, [horizon.designation, named&.full_name].compact.join("  "), bold: true),
        D.text(left + COLUMN + CLAY, words + 15, note(horizon), size: 11, fill: D::PENCIL)]
@@ -92,7 +104,8 @@ module Exchange
     def clay(horizon, x, top, bottom)
       verdict = horizon.verdict or return
       own = verdict["own_clay"]
-      ring = own && D.path("M#{D.n(clay_x(x, own) - 4)} #{D.n((top + bottom) / 2)}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0", line: 1.6)
+      ring =
+        own && D.path("M#{D.n(clay_x(x, own) - 4)} #{D.n((top + bottom) / 2)}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0", line: 1.6)
       found = verdict["clay"] or return ring
       from, to = found["range"].map { |percent| clay_x(x, percent) }
       [D.rect(from, top, [to - from, 1].max, bottom - top, fill: "#c9d2c6"),

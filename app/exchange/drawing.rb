@@ -25,7 +25,8 @@ module Exchange
     # @return [String] a whole SVG
     def svg(width, height, label, *parts)
       size = %(width="#{n(width)}" height="#{n(height)}")
-      %(<svg xmlns="http://www.w3.org/2000/svg" #{size} viewBox="0 0 #{n(width)} #{n(height)}" role="img" aria-label="#{escape(label)}">) +
+      %(<svg xmlns="http://www.w3.org/2000/svg" #{size} viewBox="0 0 #{n(width)} #{n(height)}" role="img" ) +
+        %(aria-label="#{escape(label)}">) +
         %(<rect #{size} fill="#ffffff"/>#{parts.flatten.join("\n")}</svg>\n)
     end
 
@@ -76,7 +77,10 @@ module Exchange
         elsif kind < shares.sum then dashes << "M#{n(px - 2.6)} #{py}h5.2"
         end
       end
-      [(path(dots, stroke: "none", fill: OCHRE) unless dots.empty?), (path(dashes, stroke: REED, line: 1.3) unless dashes.empty?)]
+      [
+        (path(dots, stroke: "none", fill: OCHRE) unless dots.empty?),
+        (path(dashes, stroke: REED, line: 1.3) unless dashes.empty?)
+      ]
     end
 
     def dashes(dash) = dash ? %( stroke-dasharray="#{dash}") : ""

@@ -9,7 +9,9 @@ module Exchange
     def complete(rows)
       rows["assignments"].each { |row| name_system(row) }
       made = rows["ribbons"].to_h { |row| [row["id"], row] }
-      rows["ribbons"].each { |row| row["entered_at"] ||= made[row["corrects_id"]]&.fetch("taken_back_at", nil) || row["made_at"] }
+      rows["ribbons"].each do |row|
+        row["entered_at"] ||= made[row["corrects_id"]]&.fetch("taken_back_at", nil) || row["made_at"]
+      end
     end
 
     # The key and the system stood in the result alone.

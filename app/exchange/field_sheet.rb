@@ -13,13 +13,24 @@ module Exchange
     MOST = 60
     FONT = "Atkinson Hyperlegible Next"
     FONT_FOLDER = File.expand_path("../../web/node_modules/@expo-google-fonts/atkinson-hyperlegible-next", __dir__)
-    FONT_FILES = { normal: "400Regular/AtkinsonHyperlegibleNext_400Regular.ttf", bold: "700Bold/AtkinsonHyperlegibleNext_700Bold.ttf",
-                   italic: "400Regular_Italic/AtkinsonHyperlegibleNext_400Regular_Italic.ttf" }.freeze
+    FONT_FILES = {
+      normal: "400Regular/AtkinsonHyperlegibleNext_400Regular.ttf",
+      bold: "700Bold/AtkinsonHyperlegibleNext_700Bold.ttf",
+      italic: "400Regular_Italic/AtkinsonHyperlegibleNext_400Regular_Italic.ttf"
+    }.freeze
     # What of a horizon is said in the table beside depth, class, ribbon and clay, column by column.
     SEEN = {
       "Colour, mottles" => %w[mottle_abundance mottle_kind mottle_colour],
-      "Structure, consistence" => %w[structure_grade structure_type structure_size moist_consistence stickiness plasticity],
-      "Roots, stones, acid" => %w[roots fragments_percent fragments_size effervescence], "Note" => %w[moisture odour note]
+      "Structure, consistence" => %w[
+        structure_grade
+        structure_type
+        structure_size
+        moist_consistence
+        stickiness
+        plasticity
+      ],
+      "Roots, stones, acid" => %w[roots fragments_percent fragments_size effervescence],
+      "Note" => %w[moisture odour note]
     }.freeze
     # Points of the columns that hold numbers.
     WIDTHS = { 0 => 34, 1 => 44, 3 => 56, 4 => 42 }.freeze
@@ -43,7 +54,15 @@ module Exchange
 
     # @return [String]
     def render
-      @pdf = Prawn::Document.new(page_size: "A4", margin: [42, 42, 50, 42], info: { Title: "Field sheet", Creator: "Grittle" })
+      @pdf =
+        Prawn::Document.new(
+          page_size: "A4",
+          margin: [42, 42, 50, 42],
+          info: {
+            Title: "Field sheet",
+            Creator: "Grittle"
+          }
+        )
       @pdf.font_families.update(FONT => FONT_FILES.transform_values { |file| File.join(FONT_FOLDER, file) })
       @pdf.font(FONT, size: 9.5)
       @pdf.text("There is no profile yet.") if @profiles.empty?
@@ -111,10 +130,14 @@ module Exchange
 
     def row(horizon)
       verdict = horizon.verdict
-      [horizon.designation, [horizon.upper_cm, horizon.lower_cm].map { |cm| Grittle::Units.number(cm.to_f) }.join("–"),
-       horizon.class_given&.full_name || "not textured", verdict&.fetch("ribbon_text", nil), clay(verdict), *SEEN.map do |name, fields|
-                                                                                                              seen(horizon, name, fields)
-                                                                                                            end]
+      [
+        horizon.designation,
+        [horizon.upper_cm, horizon.lower_cm].map { |cm| Grittle::Units.number(cm.to_f) }.join("–"),
+        horizon.class_given&.full_name || "not textured",
+        verdict&.fetch("ribbon_text", nil),
+        clay(verdict),
+        *SEEN.map { |name, fields| seen(horizon, name, fields) }
+      ]
     end
 
     # The surveyor's own figure first, and the estimate beside it.
@@ -146,9 +169,11 @@ module Exchange
 
     def reading_down(profile)
       facts = profile.read_down
-      lines = facts["contrasts"].map { |one| contrast_line(one) } +
-              %w[perching sandwiches].flat_map { |part| facts[part].map { |one| one["sentence"] } } +
-              [facts["wetness"]["sentence"], facts["form"]&.fetch("sentence")].compact + facts["questions"].map { |one| one["sentence"] }
+      lines =
+        facts["contrasts"].map { |one| contrast_line(one) } +
+        %w[perching sandwiches].flat_map { |part| facts[part].map { |one| one["sentence"] } } +
+        [facts["wetness"]["sentence"], facts["form"]&.fetch("sentence")].compact +
+        facts["questions"].map { |one| one["sentence"] }
       return if lines.empty?
 
       title("Reading down")
@@ -157,8 +182,12 @@ module Exchange
     end
 
     def contrast_line(one)
-      ["At #{Grittle::Units.number(one['depth_cm'])} cm, #{one['upper']} over #{one['lower']}: #{one['sentence']}", one["disagreement"],
-       *one["tests"].map { |test| test["sentence"] }, one["origin"]&.fetch("sentence")].compact.join(" ")
+      [
+        "At #{Grittle::Units.number(one['depth_cm'])} cm, #{one['upper']} over #{one['lower']}: #{one['sentence']}",
+        one["disagreement"],
+        *one["tests"].map { |test| test["sentence"] },
+        one["origin"]&.fetch("sentence")
+      ].compact.join(" ")
     end
 
     def readings(profile)
@@ -209,7 +238,8 @@ module Exchange
     end
 
     def footer
-      @pdf.number_pages("Grittle, rules #{Grittle::RULES_VERSION}. Printed #{Time.now.utc.strftime('%Y-%m-%d')}. Page <page> of <total>",
+      @pdf.number_pages("Grittle, rules #{Grittle::RULES_VERSION}. Printed #{Time.now.utc.strftime('%Y-%m-%d')}. " \
+                        "Page <page> of <total>",
                         at: [0, -16], size: 8, width: @pdf.bounds.width, align: :right)
     end
 

@@ -37,7 +37,9 @@ module Exchange
     def map(targets, unit:)
       refuse("unit", "Depths are in #{CM_PER.keys.join(', ')}, not “#{unit}”.") unless CM_PER.key?(unit)
       refuse("targets", "The mapping needs one entry a column.") unless targets.size == headings.size
-      targets.compact.each { |target| refuse("targets", "There is no field “#{target}”.") unless COLUMNS::NAMES.key?(target) }
+      targets.compact.each do |target|
+        refuse("targets", "There is no field “#{target}”.") unless COLUMNS::NAMES.key?(target)
+      end
       twice = targets.compact.tally.find { |_, count| count > 1 }
       refuse("targets", "Two columns are mapped to #{COLUMNS::NAMES[twice.first]}.") if twice
       @targets = targets
@@ -50,7 +52,10 @@ module Exchange
 
     # @return [Hash{String=>Integer}]
     def counts
-      { "profiles" => @layers.compact.map { |layer| layer.values_at(:site, :profile) }.uniq.size, "horizons" => @layers.compact.size }
+      {
+        "profiles" => @layers.compact.map { |layer| layer.values_at(:site, :profile) }.uniq.size,
+        "horizons" => @layers.compact.size
+      }
     end
 
     # @return [Array<Array<String>>]
@@ -59,7 +64,8 @@ module Exchange
     # @yield after each row that is kept
     def take_in
       sites = Hash.new { |hash, name| hash[name] = Site.create!(name: name) }
-      profiles = Hash.new { |hash, (site, name)| hash[[site, name]] = Profile.make(sites[site], { name: name, kind: "pit" }) }
+      profiles =
+        Hash.new { |hash, (site, name)| hash[[site, name]] = Profile.make(sites[site], { name: name, kind: "pit" }) }
       @layers.each do |layer|
         horizon = profiles[layer.values_at(:site, :profile)].horizons.create!(**layer[:attributes])
         horizon.reported_classes.create!(**layer[:reported], source: @name, added_at: Time.now.utc) if layer[:reported]
@@ -74,7 +80,8 @@ module Exchange
     def readable(text)
       bytes = text.b
       mark, encoding = BOMS.find { |bom, _| bytes.start_with?(bom) }
-      plain = mark ? bytes.delete_prefix(mark).force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace) : guessed(bytes)
+      plain = mark ? bytes.delete_prefix(mark).force_encoding(encoding).encode("UTF-8", invalid: :replace,
+undef: :replace) : guessed(bytes)
       raise Unreadable, "This is no text file." if plain.include?("\0")
 
       plain.gsub(/\r\n?/, "\n")
@@ -84,7 +91,11 @@ module Exchange
 
     def guessed(bytes)
       plain = bytes.dup.force_encoding("UTF-8")
-      plain.valid_encoding? ? plain : bytes.force_encoding("Windows-1252").encode("UTF-8", undef: :replace, invalid: :replace)
+      if plain.valid_encoding?
+        plain
+      else
+        bytes.force_encoding("Windows-1252").encode("UTF-8", undef: :replace, invalid: :replace)
+      end
     end
 
     # @return [Array<Array>] the row's number as a spreadsheet counts, and its cells; empty rows are left out
@@ -92,9 +103,16 @@ module Exchange
       raise Unreadable, TOO_MANY if text.count("\n") > 2 * MOST_ROWS # before anything is read
 
       said = text[/\Asep=(.)\n/, 1]
-      first = text.each_line.first(10).find { |line| SEPARATORS.any? { |one| line.include?(one) } && !line.start_with?("sep=") }
+      first =
+        text
+        .each_line
+        .first(10)
+        .find { |line| SEPARATORS.any? { |one| line.include?(one) } && !line.start_with?("sep=") }
       separator = said || SEPARATORS.max_by { |one| first.to_s.count(one) }
-      numbered = numbered(CSV.parse(said ? "\n#{text.delete_prefix("sep=#{said}\n")}" : text, col_sep: separator, liberal_parsing: true))
+      numbered =
+        numbered(
+          CSV.parse(said ? "\n#{text.delete_prefix("sep=#{said}\n")}" : text, col_sep: separator, liberal_parsing: true)
+        )
       numbered.empty? ? raise(Unreadable, "The file is empty.") : untitled(numbered)
     rescue CSV::MalformedCSVError => e
       raise Unreadable, "The file is no CSV table: line #{e.line_number} cannot be read."
@@ -113,8 +131,15 @@ module Exchange
 
     def check
       @problems = Problems.new
-      DEPTHS.each { |depth| @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES[depth]}.") unless targets.include?(depth) }
-      @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES['designation']}.") unless targets.include?("designation")
+      DEPTHS.each do |depth|
+        @problems.add("columns", "No column is mapped to #{COLUMNS::NAMES[depth]}.") unless targets.include?(depth)
+      end
+      unless targets.include?("designation")
+        @problems.add(
+          "columns",
+          "No column is mapped to #{COLUMNS::NAMES['designation']}."
+        )
+      end
       @layers = @problems.empty? ? @rows.map { |number, row| layer(row, number) } : []
       overlaps
     end
@@ -122,7 +147,8 @@ module Exchange
     def place(number) = "row #{number}"
 
     def layer(row, number)
-      cells = targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
+      cells =
+        targets.zip(row).to_h.compact.transform_values { |cell| Cells.unguard(cell) }.reject { |_, cell| cell.empty? }
       found = Gathered.new(place(number), @problems)
       found.read { refuse("row", PlainText::SENTENCE) } unless cells.values.all? { |cell| PlainText.fine?(cell) }
       attributes = attributes(cells, found)
@@ -138,9 +164,14 @@ module Exchange
         [name, found.read { Grittle::Entry::Fields::HORIZON[name].read(cell) }]
       end
       colours = Horizon::COLOURS.map(&:to_s)
-      { designation: found.read { designation(cells["designation"]) }, upper_cm: depths["upper_cm"], lower_cm: depths["lower_cm"],
-        boundary: found.read { boundary(cells["boundary"]) }, described: described.except(*colours).compact.presence,
-        **described.slice(*colours).symbolize_keys }
+      {
+        designation: found.read { designation(cells["designation"]) },
+        upper_cm: depths["upper_cm"],
+        lower_cm: depths["lower_cm"],
+        boundary: found.read { boundary(cells["boundary"]) },
+        described: described.except(*colours).compact.presence,
+        **described.slice(*colours).symbolize_keys
+      }
     end
 
     def depth(name, cell)
@@ -163,9 +194,16 @@ module Exchange
     def boundary(cell)
       return if cell.nil?
 
-      found = Grittle::Profile::Boundaries::MANUAL.find { |word, (name, *)| [word, name.downcase].include?(cell.downcase) }
-      found ? found.first : refuse("boundary",
-                                   "There is no boundary “#{cell}”. Use one of: #{Grittle::Profile::Boundaries::MANUAL.keys.join(', ')}.")
+      found =
+        Grittle::Profile::Boundaries::MANUAL.find { |word, (name, *)| [word, name.downcase].include?(cell.downcase) }
+      if found
+        found.first
+      else
+        refuse(
+          "boundary",
+          "There is no boundary “#{cell}”. Use one of: #{Grittle::Profile::Boundaries::MANUAL.keys.join(', ')}."
+        )
+      end
     end
 
     # A class in any system that there is, as it was written, with who and when where the table says so.
@@ -179,7 +217,12 @@ module Exchange
       SAID_OF.each do |name, most|
         refuse(name, "#{COLUMNS::NAMES[name]} has at most #{most} characters.") if cells[name].to_s.length > most
       end
-      { **ClassColumns.columns(named), said: cells["texture"][0, Grittle::Written::LONGEST], person: cells["texture_person"], reported_on: cells["texture_date"] }
+      {
+        **ClassColumns.columns(named),
+        said: cells["texture"][0, Grittle::Written::LONGEST],
+        person: cells["texture_person"],
+        reported_on: cells["texture_date"]
+      }
     end
 
     def overlaps
@@ -187,13 +230,18 @@ module Exchange
         layers.sort_by { |layer| layer[:attributes][:upper_cm] }.each_cons(2) do |above, below|
           next unless below[:attributes][:upper_cm] < above[:attributes][:lower_cm]
 
-          @problems.add(place(below[:number]), "#{below[:attributes][:designation]} overlaps #{above[:attributes][:designation]} " \
-                                               "of #{place(above[:number])} in #{below[:profile]}.")
+          @problems.add(
+            place(below[:number]),
+            "#{below[:attributes][:designation]} overlaps #{above[:attributes][:designation]} " \
+            "of #{place(above[:number])} in #{below[:profile]}."
+          )
         end
       end
     end
 
-    def refuse(field, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)])
+    def refuse(field, sentence)
+      raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)])
+    end
 
     # What one row gives, and whether all of it could be read.
     class Gathered

@@ -34,10 +34,20 @@ module Exchange
 
       # @raise [ActiveRecord::RecordNotFound]
       def find(id)
-        raise ActiveRecord::RecordNotFound.new(nil, "Import", "id", id) unless id.match?(ID) && File.exist?(path(id, "facts.json"))
+        unless id.match?(ID) && File.exist?(path(id, "facts.json"))
+          raise ActiveRecord::RecordNotFound.new(
+            nil,
+            "Import",
+            "id",
+            id
+          )
+        end
 
         # One open file a process: it may be large.
-        import = @lock.synchronize { @opened[id] || (@opened = { id => new(id, File.binread(path(id, "file")), facts(id)) })[id] }
+        import =
+          @lock.synchronize do
+            @opened[id] || (@opened = { id => new(id, File.binread(path(id, "file")), facts(id)) })[id]
+          end
         import.follow
       end
 
@@ -50,10 +60,17 @@ module Exchange
 
       # Those that nobody comes back for, and the oldest of too many.
       def clear(newest)
-        folders = Dir.children(Files.folder("imports")).grep(ID).without(newest).map { |id| File.join(Files.folder("imports"), id) }
+        folders =
+          Dir
+          .children(Files.folder("imports"))
+          .grep(ID)
+          .without(newest)
+          .map { |id| File.join(Files.folder("imports"), id) }
         oldest_last = folders.sort_by { |folder| File.mtime(folder) }.reverse
         late = Time.now - KEPT_FOR
-        FileUtils.rm_rf(oldest_last.each_with_index.filter_map { |folder, at| folder if at >= MOST - 1 || File.mtime(folder) < late })
+        FileUtils.rm_rf(
+          oldest_last.each_with_index.filter_map { |folder, at| folder if at >= MOST - 1 || File.mtime(folder) < late }
+        )
       end
     end
 

@@ -29,21 +29,45 @@ module Exchange
     def self.schema
       tables = Tables::ALL.to_h do |table|
         properties = table.columns.to_h { |column| [column.name, property(column)] }
-        properties["data"] = { "type" => %w[string null], "description" => "The picture, base64" } if table.name == "photos"
+        if table.name == "photos"
+          properties["data"] = {
+            "type" => %w[string null],
+            "description" => "The picture, base64"
+          }
+        end
         [table.name, { "type" => "array", "description" => table.about,
                        "items" => { "type" => "object", "additionalProperties" => false, "required" => ["id"],
                                     "properties" => properties } }]
       end
-      { "$schema" => "https://json-schema.org/draft/2020-12/schema", "title" => "A Grittle fieldbook", "type" => "object",
-        "required" => %w[format version], "properties" => { "format" => { "const" => FORMAT }, "version" => { "const" => VERSION },
-                                                            "rules_version" => { "type" => "string" }, **tables } }
+      {
+        "$schema" => "https://json-schema.org/draft/2020-12/schema",
+        "title" => "A Grittle fieldbook",
+        "type" => "object",
+        "required" => %w[format version],
+        "properties" => {
+          "format" => {
+            "const" => FORMAT
+          },
+          "version" => {
+            "const" => VERSION
+          },
+          "rules_version" => {
+            "type" => "string"
+          },
+          **tables
+        }
+      }
     end
 
     def self.property(column)
       types = { "datetime" => "string", "object" => nil }.fetch(column.type, column.type)
       words = column.field&.words&.keys
-      { "type" => types && [types, "null"], "format" => ("date-time" if column.type == "datetime"), "enum" => words && [*words, nil],
-        "description" => column.about }.compact
+      {
+        "type" => types && [types, "null"],
+        "format" => ("date-time" if column.type == "datetime"),
+        "enum" => words && [*words, nil],
+        "description" => column.about
+      }.compact
     end
     private_class_method :property
 

@@ -26,24 +26,35 @@ module Exchange
 
     def package(bytes)
       zip = Unpacked.new(bytes)
-      described = parse(zip["datapackage.json"] || refuse("The ZIP has no datapackage.json: it is no package of Grittle."))
+      described =
+        parse(zip["datapackage.json"] || refuse("The ZIP has no datapackage.json: it is no package of Grittle."))
       check_version(described["version"])
       rows = Tables::ALL.to_h { |table| [table.name, (text = zip["#{table.name}.csv"]) ? rows(table, text) : []] }
-      pictures = zip.names.filter_map { |file| (digest = file[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, zip[file]] }
+      pictures =
+        zip.names.filter_map do |file|
+          (digest = file[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, zip[file]]
+        end
       Book.new(rows, pictures.to_h)
     end
 
     def rows(table, text)
-      refuse("#{table.name}.csv has more than #{MOST_ROWS} rows. Export and import one site at a time.") if text.count("\n") > MOST_ROWS
-
-      CSV.parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true).each_with_index.map do |line, place|
-        line.to_h.compact.to_h do |name, cell|
-          column = table[name] || refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
-          [name, Cells.read(cell, column)]
-        rescue Grittle::InvalidInput => e
-          refuse("#{table.name}.csv, row #{place + 2}: #{e.message}")
-        end
+      if text.count("\n") > MOST_ROWS
+        refuse(
+          "#{table.name}.csv has more than #{MOST_ROWS} rows. Export and import one site at a time."
+        )
       end
+
+      CSV
+        .parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true)
+        .each_with_index
+        .map do |line, place|
+          line.to_h.compact.to_h do |name, cell|
+            column = table[name] || refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
+            [name, Cells.read(cell, column)]
+          rescue Grittle::InvalidInput => e
+            refuse("#{table.name}.csv, row #{place + 2}: #{e.message}")
+          end
+        end
     rescue CSV::MalformedCSVError => e
       refuse("#{table.name}.csv cannot be read at line #{e.line_number}.")
     end
@@ -52,14 +63,22 @@ module Exchange
     MOST_ROWS = 250_000
 
     def json(bytes)
-      refuse("The file has more than #{MOST_ROWS} rows. Export and import one site at a time.") if bytes.count("{") > MOST_ROWS
+      if bytes.count("{") > MOST_ROWS
+        refuse(
+          "The file has more than #{MOST_ROWS} rows. Export and import one site at a time."
+        )
+      end
       if bytes[0, 4096].include?('"FeatureCollection"') && bytes.bytesize > MOST_GEOJSON_BYTES
         refuse("A GeoJSON of sites has at most #{MOST_GEOJSON_BYTES / 1024 / 1024} MB.")
       end
       book = parse(bytes)
       return ["geojson", SitePoints.new(list(book["features"], "features"))] if book["type"] == "FeatureCollection"
 
-      refuse("This JSON is neither a Grittle fieldbook nor a GeoJSON of sites.") unless book["format"] == JsonBook::FORMAT
+      unless book["format"] == JsonBook::FORMAT
+        refuse(
+          "This JSON is neither a Grittle fieldbook nor a GeoJSON of sites."
+        )
+      end
       check_version(book["version"])
       ["json", book(book)]
     end
@@ -87,11 +106,15 @@ module Exchange
     def check_version(version)
       return if version == VERSION
 
-      refuse("This file was written as version “#{Grittle::Spoken.of(version)}”; this Grittle reads version #{VERSION}.")
+      refuse(
+        "This file was written as version “#{Grittle::Spoken.of(version)}”; this Grittle reads version #{VERSION}."
+      )
     end
 
     # A name for what has none, without any path.
-    def title(name) = File.basename(name.to_s.tr("\\", "/"), ".*").gsub(/[^\p{L}\p{N} ._()-]/, "")[0, 100].presence || "Imported"
+    def title(name)
+      File.basename(name.to_s.tr("\\", "/"), ".*").gsub(/[^\p{L}\p{N} ._()-]/, "")[0, 100].presence || "Imported"
+    end
 
     def refuse(sentence) = raise(Unreadable, sentence)
     private_class_method :package, :rows, :json, :book, :list, :parse, :check_version, :refuse

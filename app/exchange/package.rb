@@ -22,17 +22,35 @@ module Exchange
 
     # @return [Hash] the descriptor. [published: Frictionless Data Package v1]
     def self.descriptor
-      { "profile" => "tabular-data-package", "name" => "grittle-fieldbook", "version" => VERSION, "rules_version" => Grittle::RULES_VERSION,
-        "resources" => Tables::ALL.map { |table| resource(table) } }
+      {
+        "profile" => "tabular-data-package",
+        "name" => "grittle-fieldbook",
+        "version" => VERSION,
+        "rules_version" => Grittle::RULES_VERSION,
+        "resources" => Tables::ALL.map { |table| resource(table) }
+      }
     end
 
     def self.resource(table)
       keys = table.columns.select { |column| column.kind == :ref }.map do |column|
         { "fields" => column.name, "reference" => { "resource" => column.to, "fields" => "id" } }
       end
-      fields = table.columns.map { |column| { "name" => column.name, "type" => column.type, "description" => column.about }.compact }
-      { "name" => table.name, "path" => "#{table.name}.csv", "profile" => "tabular-data-resource", "encoding" => "utf-8",
-        "description" => table.about, "schema" => { "fields" => fields, "primaryKey" => "id", "foreignKeys" => keys } }
+      fields =
+        table.columns.map do |column|
+          { "name" => column.name, "type" => column.type, "description" => column.about }.compact
+        end
+      {
+        "name" => table.name,
+        "path" => "#{table.name}.csv",
+        "profile" => "tabular-data-resource",
+        "encoding" => "utf-8",
+        "description" => table.about,
+        "schema" => {
+          "fields" => fields,
+          "primaryKey" => "id",
+          "foreignKeys" => keys
+        }
+      }
     end
     private_class_method :resource
 
@@ -61,7 +79,11 @@ module Exchange
       return if (@pictures ||= {})[photo.digest]
 
       @pictures[photo.digest] = true
-      zip.write_stored_file("photos/#{File.basename(photo.path)}") { |out| out << File.binread(photo.path) } if File.file?(photo.path)
+      return unless File.file?(photo.path)
+
+      zip.write_stored_file("photos/#{File.basename(photo.path)}") do |out|
+        out << File.binread(photo.path)
+      end
     end
   end
 end

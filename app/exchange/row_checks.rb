@@ -3,23 +3,65 @@
 module Exchange
   # Whether a row holds what the application itself would have kept. Fields are brought to their kept form on the way.
   class RowChecks
-    LENGTHS = { "name" => 120, "designation" => 20, "label" => 120, "caption" => 200, "reason" => 300, "rules_version" => 20,
-                "hand" => 120, "pen" => 120, "by" => 120, "undone_by" => 120, "taken_back_by" => 120, "said" => 120, "person" => 120,
-                "reported_on" => 40, "source" => 200, "note" => 2000 }.freeze
-    NEEDED = { "sites" => %w[name], "profiles" => %w[name kind site_id], "horizons" => %w[designation upper_cm lower_cm profile_id],
-               "samples" => %w[kind], "findings" => %w[sample_id test value seen_at],
-               "readings" => %w[sample_id step started_at rules_version],
-               "answers" => %w[reading_id observation given_at], "photos" => %w[of of_id digest media_type],
-               "ribbons" => %w[reading_id length_mm entered_length entered_unit ended made_at],
-               "assignments" => %w[reading_id code system result rules_version assigned_at override],
-               "reported_classes" => %w[horizon_id code system added_at],
-               "layer_changes" => %w[profile_id label was made_at], "revisions" => %w[record_type record_id was changed_at] }.freeze
+    LENGTHS = {
+      "name" => 120,
+      "designation" => 20,
+      "label" => 120,
+      "caption" => 200,
+      "reason" => 300,
+      "rules_version" => 20,
+      "hand" => 120,
+      "pen" => 120,
+      "by" => 120,
+      "undone_by" => 120,
+      "taken_back_by" => 120,
+      "said" => 120,
+      "person" => 120,
+      "reported_on" => 40,
+      "source" => 200,
+      "note" => 2000
+    }.freeze
+    NEEDED = {
+      "sites" => %w[name],
+      "profiles" => %w[name kind site_id],
+      "horizons" => %w[designation upper_cm lower_cm profile_id],
+      "samples" => %w[kind],
+      "findings" => %w[sample_id test value seen_at],
+      "readings" => %w[sample_id step started_at rules_version],
+      "answers" => %w[reading_id observation given_at],
+      "photos" => %w[of of_id digest media_type],
+      "ribbons" => %w[reading_id length_mm entered_length entered_unit ended made_at],
+      "assignments" => %w[reading_id code system result rules_version assigned_at override],
+      "reported_classes" => %w[horizon_id code system added_at],
+      "layer_changes" => %w[profile_id label was made_at],
+      "revisions" => %w[record_type record_id was changed_at]
+    }.freeze
     METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.choices] }.freeze
     CHOICES = {
-      "sites" => { "landform" => Grittle::Profile::LANDFORMS }, "profiles" => { "kind" => Grittle::Profile::EXPOSURES, **METHOD },
-      "horizons" => { "boundary" => Grittle::Profile::Boundaries::ALL }, "samples" => { "kind" => Sample::KINDS },
-      "readings" => { "step" => Reading::STEPS, **METHOD },
-      "ribbons" => { "entered_unit" => Grittle::Units::LENGTHS }, "photos" => { "of" => Photo::OWNERS, "media_type" => Photo::KINDS }
+      "sites" => {
+        "landform" => Grittle::Profile::LANDFORMS
+      },
+      "profiles" => {
+        "kind" => Grittle::Profile::EXPOSURES,
+        **METHOD
+      },
+      "horizons" => {
+        "boundary" => Grittle::Profile::Boundaries::ALL
+      },
+      "samples" => {
+        "kind" => Sample::KINDS
+      },
+      "readings" => {
+        "step" => Reading::STEPS,
+        **METHOD
+      },
+      "ribbons" => {
+        "entered_unit" => Grittle::Units::LENGTHS
+      },
+      "photos" => {
+        "of" => Photo::OWNERS,
+        "media_type" => Photo::KINDS
+      }
     }.freeze
     RIBBON = Grittle::Ribbon::FIELDS
 
@@ -79,9 +121,13 @@ module Exchange
     end
 
     # What a value of each kind is, and how that is said.
-    KINDS = { number: [->(value) { value.is_a?(Numeric) }, "a number"], text: [->(value) { value.is_a?(String) }, "text"],
-              person: [->(value) { value.is_a?(String) }, "text"], flag: [->(value) { [true, false].include?(value) }, "true or false"],
-              time: [->(value) { time?(value) }, "a time such as 2026-05-31T10:05:00Z"] }.freeze
+    KINDS = {
+      number: [->(value) { value.is_a?(Numeric) }, "a number"],
+      text: [->(value) { value.is_a?(String) }, "text"],
+      person: [->(value) { value.is_a?(String) }, "text"],
+      flag: [->(value) { [true, false].include?(value) }, "true or false"],
+      time: [->(value) { time?(value) }, "a time such as 2026-05-31T10:05:00Z"]
+    }.freeze
     private_constant :KINDS
 
     def plain(column, value)
@@ -102,7 +148,9 @@ module Exchange
 
     def check_horizons(row)
       Grittle::Profile::DepthRange.new(row["upper_cm"], row["lower_cm"])
-      Horizon::COLOURS.each { |name| row[name.to_s] &&= Grittle::Profile::Munsell.new(row[name.to_s], field: name).to_s }
+      Horizon::COLOURS.each do |name|
+        row[name.to_s] &&= Grittle::Profile::Munsell.new(row[name.to_s], field: name).to_s
+      end
     end
 
     def check_findings(row)
@@ -114,9 +162,12 @@ module Exchange
       name, value = row.values_at("observation", "value")
       return if value.nil?
       return Grittle::Observations.new(name => value) if Grittle::Tests::Vocabulary::ALL.key?(name)
-      return Record.one_of(:moisture_answer, value, Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] }) if name == Answer::MOISTURE
+      if name == Answer::MOISTURE
+        return Record.one_of(:moisture_answer, value, Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] })
+      end
       return if name == Answer::EXPECTED && value.is_a?(Hash) && Grittle::NamedClass.find(value)
-      if name.start_with?(Answer::KEPT) && Grittle::Contradictions::RULES.key?(name.delete_prefix(Answer::KEPT)) && value.is_a?(String)
+      if name.start_with?(Answer::KEPT) && Grittle::Contradictions::RULES.key?(name.delete_prefix(Answer::KEPT)) &&
+         value.is_a?(String)
         return
       end
 

@@ -10,10 +10,14 @@ module Exchange
     # @param features [Array]
     # @raise [Unreadable]
     def initialize(features)
-      raise Unreadable, "The file has #{features.size} features; at most #{MOST_SITES} are imported." if features.size > MOST_SITES
+      if features.size > MOST_SITES
+        raise Unreadable,
+              "The file has #{features.size} features; at most #{MOST_SITES} are imported."
+      end
 
       @problems = Problems.new
-      @sites = features.each_with_index.map { |feature, place| @problems.within("feature #{place + 1}") { site(feature) } }
+      @sites =
+        features.each_with_index.map { |feature, place| @problems.within("feature #{place + 1}") { site(feature) } }
     end
 
     # @return [Integer]
@@ -38,7 +42,12 @@ module Exchange
       described = Grittle::Entry::Fields.read("site", properties.slice(*fields.keys)).merge(point(feature)).compact
       name = Record.required_text(:name, properties["name"], "site")
       Record.one_of(:landform, properties["landform"], Grittle::Profile::LANDFORMS)
-      { name: name[0, 120], landform: properties["landform"], note: properties["note"]&.to_s&.[](0, 2000), described: described.presence }
+      {
+        name: name[0, 120],
+        landform: properties["landform"],
+        note: properties["note"]&.to_s&.[](0, 2000),
+        described: described.presence
+      }
     end
 
     def point(feature)
@@ -49,7 +58,11 @@ module Exchange
         refuse("A site is a point, not a #{geometry['type'] if geometry.is_a?(Hash)}.")
       end
       places = geometry["coordinates"]
-      refuse("A point has two or three numbers.") unless places.is_a?(Array) && places.size.between?(2, 3) && places.all?(Numeric)
+      unless places.is_a?(Array) && places.size.between?(2, 3) && places.all?(Numeric)
+        refuse(
+          "A point has two or three numbers."
+        )
+      end
       place = Grittle::Entry::Position.new(places[1], places[0])
       { "latitude" => place.latitude, "longitude" => place.longitude, "elevation_m" => places[2] }
     end

@@ -26,8 +26,12 @@ module Exchange
 
     def feature(row)
       place = row.values_at("longitude", "latitude")
-      { type: "Feature", id: row["id"], geometry: place.all? ? { type: "Point", coordinates: [*place, row["elevation_m"]].compact } : nil,
-        properties: row.except("id", "latitude", "longitude").compact }
+      {
+        type: "Feature",
+        id: row["id"],
+        geometry: place.all? ? { type: "Point", coordinates: [*place, row["elevation_m"]].compact } : nil,
+        properties: row.except("id", "latitude", "longitude").compact
+      }
     end
   end
 end

@@ -45,8 +45,13 @@ module Exchange
     # @param ending [String]
     # @return [String] header that offers the file under a name that every system can keep
     def self.disposition(name, ending)
-      plain = name.unicode_normalize(:nfkd).encode("US-ASCII", undef: :replace, replace: "").gsub(/[^A-Za-z0-9]+/, "-").gsub(/\A-|-\z/,
-                                                                                                                             "").downcase
+      plain =
+        name
+        .unicode_normalize(:nfkd)
+        .encode("US-ASCII", undef: :replace, replace: "")
+        .gsub(/[^A-Za-z0-9]+/, "-")
+        .gsub(/\A-|-\z/, "")
+        .downcase
       %(attachment; filename="#{plain.empty? ? 'fieldbook' : plain}.#{ending}")
     end
 

@@ -8,8 +8,18 @@ module Exchange
   Column = Struct.new(:name, :kind, :about, :to, :field, keyword_init: true) do
     # @return [String] type in a Frictionless table schema
     def type
-      { integer: "integer", id: "integer", ref: "integer", number: "number", flag: "boolean", time: "datetime", json: "object",
-        field: { number: "number", flag: "boolean" }[field&.type] }[kind] || "string"
+      {
+        integer: "integer",
+        id: "integer",
+        ref: "integer",
+        number: "number",
+        flag: "boolean",
+        time: "datetime",
+        json: "object",
+        field: { number: "number", flag: "boolean" }[field&.type]
+      }[
+        kind
+      ] || "string"
     end
   end
 
@@ -46,45 +56,155 @@ module Exchange
     private_class_method :columns, :table
 
     ALL = [
-      table("sites", Site, "Pieces of land", { "name" => :text, "landform" => :text, "note" => :text }, described: "site"),
+      table(
+        "sites",
+        Site,
+        "Pieces of land",
+        { "name" => :text, "landform" => :text, "note" => :text },
+        described: "site"
+      ),
       table("profiles", Profile, "Exposures, with the method of their readings",
             { "name" => :text, "kind" => :text, "note" => :text, **METHOD, "increments" => :json },
             refs: { "site_id" => "sites" }, described: "profile"),
-      table("horizons", Horizon, "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, " \
-                                 "clay_percent the clay that the hand wrote down: for people, computed anew",
-            { "designation" => :text, "upper_cm" => :number, "lower_cm" => :number, "boundary" => :text, "moist_colour" => :text,
-              "dry_colour" => :text, "removed_at" => :time, "texture" => :derived, "clay_percent" => :derived },
-            refs: { "profile_id" => "profiles", "reported_reading_id" => "readings" }, described: "horizon",
-            except: %w[moist_colour dry_colour]),
-      table("samples", Sample, "Pieces of soil that something was done to; depths in cm",
-            { "kind" => :text, "label" => :text, "upper_cm" => :number, "lower_cm" => :number, "removed_at" => :time },
-            refs: { "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites" }, described: "sample"),
-      table("findings", Finding, "Looks at companion tests", { "test" => :text, "value" => :json, "seen_at" => :time, "pen" => :person },
-            refs: { "sample_id" => "samples" }),
+      table(
+        "horizons",
+        Horizon,
+        "Layers; depths in cm. texture is the class that stands for it with all that belongs to its name, " \
+        "clay_percent the clay that the hand wrote down: for people, computed anew",
+        {
+          "designation" => :text,
+          "upper_cm" => :number,
+          "lower_cm" => :number,
+          "boundary" => :text,
+          "moist_colour" => :text,
+          "dry_colour" => :text,
+          "removed_at" => :time,
+          "texture" => :derived,
+          "clay_percent" => :derived
+        },
+        refs: {
+          "profile_id" => "profiles",
+          "reported_reading_id" => "readings"
+        },
+        described: "horizon",
+        except: %w[moist_colour dry_colour]
+      ),
+      table(
+        "samples",
+        Sample,
+        "Pieces of soil that something was done to; depths in cm",
+        { "kind" => :text, "label" => :text, "upper_cm" => :number, "lower_cm" => :number, "removed_at" => :time },
+        refs: {
+          "horizon_id" => "horizons",
+          "profile_id" => "profiles",
+          "site_id" => "sites"
+        },
+        described: "sample"
+      ),
+      table(
+        "findings",
+        Finding,
+        "Looks at companion tests",
+        { "test" => :text, "value" => :json, "seen_at" => :time, "pen" => :person },
+        refs: {
+          "sample_id" => "samples"
+        }
+      ),
       table("readings", Reading, "Hand-texturings of one sample by one person",
             { **METHOD, "rules_version" => :text, "step" => :text, "started_at" => :time, "updated_at" => :time },
             refs: { "sample_id" => "samples" }),
-      table("answers", Answer, "Observations as given, oldest first; the newest of a name stands, null takes it back",
-            { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person }, refs: { "reading_id" => "readings" }),
-      table("reported_classes", ReportedClass, "Classes of horizons that came without a reading, as somebody wrote them; the newest stands",
-            { **NAMED, "said" => :text, "person" => :text, "reported_on" => :text, "source" => :text, "added_at" => :time,
-            "by" => :person },
-            refs: { "horizon_id" => "horizons" }),
+      table(
+        "answers",
+        Answer,
+        "Observations as given, oldest first; the newest of a name stands, null takes it back",
+        { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person },
+        refs: {
+          "reading_id" => "readings"
+        }
+      ),
+      table(
+        "reported_classes",
+        ReportedClass,
+        "Classes of horizons that came without a reading, as somebody wrote them; the newest stands",
+        {
+          **NAMED,
+          "said" => :text,
+          "person" => :text,
+          "reported_on" => :text,
+          "source" => :text,
+          "added_at" => :time,
+          "by" => :person
+        },
+        refs: {
+          "horizon_id" => "horizons"
+        }
+      ),
       table("photos", Photo, "Photographs; the pictures lie in photos/ under their digest",
-            { "of" => :text, "of_id" => :integer, "digest" => :text, "media_type" => :text, "caption" => :text, "width" => :integer,
-              "height" => :integer, "bytes" => :integer, "added_at" => :time, "removed_at" => :time, "by" => :person }),
+            {
+              "of" => :text,
+              "of_id" => :integer,
+              "digest" => :text,
+              "media_type" => :text,
+              "caption" => :text,
+              "width" => :integer,
+              "height" => :integer,
+              "bytes" => :integer,
+              "added_at" => :time,
+              "removed_at" => :time,
+              "by" => :person
+            }),
       table("ribbons", Ribbon, "Ribbons as made, lengths in mm",
-            { "length_mm" => :number, "entered_length" => :number, "entered_unit" => :text, "thickness_mm" => :number,
-              "width_mm" => :number, "working_minute" => :number, "carried_own_weight" => :flag, "ended" => :text,
-              "reading_error_mm" => :number, "marks" => :json,
-              "made_at" => :time, "entered_at" => :time, "taken_back_at" => :time, "taken_back_by" => :person, "pen" => :person },
+            {
+              "length_mm" => :number,
+              "entered_length" => :number,
+              "entered_unit" => :text,
+              "thickness_mm" => :number,
+              "width_mm" => :number,
+              "working_minute" => :number,
+              "carried_own_weight" => :flag,
+              "ended" => :text,
+              "reading_error_mm" => :number,
+              "marks" => :json,
+              "made_at" => :time,
+              "entered_at" => :time,
+              "taken_back_at" => :time,
+              "taken_back_by" => :person,
+              "pen" => :person
+            },
             refs: { "reading_id" => "readings", "corrects_id" => "ribbons", "photo_id" => "photos" }),
-      table("assignments", Assignment, "Classes that were given, with what the key said; the newest stands",
-            { **NAMED, "override" => :flag, "reason" => :text, "rules_version" => :text, "result" => :json, "assigned_at" => :time,
-              "pen" => :person }, refs: { "reading_id" => "readings" }),
-      table("layer_changes", LayerChange, "How the layers of a profile were before each change, so that it can be undone",
-            { "label" => :text, "was" => :json, "made_at" => :time, "by" => :person, "undone_at" => :time, "undone_by" => :person },
-            refs: { "profile_id" => "profiles" }),
+      table(
+        "assignments",
+        Assignment,
+        "Classes that were given, with what the key said; the newest stands",
+        {
+          **NAMED,
+          "override" => :flag,
+          "reason" => :text,
+          "rules_version" => :text,
+          "result" => :json,
+          "assigned_at" => :time,
+          "pen" => :person
+        },
+        refs: {
+          "reading_id" => "readings"
+        }
+      ),
+      table(
+        "layer_changes",
+        LayerChange,
+        "How the layers of a profile were before each change, so that it can be undone",
+        {
+          "label" => :text,
+          "was" => :json,
+          "made_at" => :time,
+          "by" => :person,
+          "undone_at" => :time,
+          "undone_by" => :person
+        },
+        refs: {
+          "profile_id" => "profiles"
+        }
+      ),
       table("revisions", Revision, "The values that sites, profiles, horizons and samples had before they were changed",
             { "record_type" => :text, "record_id" => :integer, "was" => :json, "changed_at" => :time, "by" => :person })
     ].freeze

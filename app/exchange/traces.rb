@@ -5,7 +5,8 @@ module Exchange
   # others on the way in.
   module Traces
     # What in a kept value is an id of which table.
-    REFS = { "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites" }.freeze
+    REFS = { "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles",
+"site_id" => "sites" }.freeze
     PEOPLE = %w[hand pen].freeze
     # Whose values, and the table of theirs.
     OF = { "Site" => "sites", "Profile" => "profiles", "Horizon" => "horizons", "Sample" => "samples" }.freeze
@@ -30,8 +31,12 @@ module Exchange
 
     # Layers as they were before a change.
     def layers_inward(was, new_ids)
-      { "horizons" => was["horizons"].map { |layer| inward(layer, new_ids).merge("id" => new_ids["horizons"][layer["id"]]) },
-        "samples" => was["samples"].map { |sample, horizon| [new_ids["samples"][sample], new_ids["horizons"][horizon]] } }
+      { "horizons" => was["horizons"].map do |layer|
+        inward(layer, new_ids).merge("id" => new_ids["horizons"][layer["id"]])
+      end,
+        "samples" => was["samples"].map do |sample, horizon|
+          [new_ids["samples"][sample], new_ids["horizons"][horizon]]
+        end }
     end
 
     # @raise [Grittle::InvalidInput] for what no change of ours would have left
@@ -44,12 +49,19 @@ module Exchange
     # @raise [Grittle::InvalidInput]
     def check_layers(was, ids)
       horizons, samples = was.is_a?(Hash) ? was.values_at("horizons", "samples") : nil
-      fine = [horizons, samples].all?(Array) && horizons.all? { |one| layer?(one, ids) } && samples.all? { |one| pair?(one, ids) }
+      fine = [horizons, samples].all?(Array) && horizons.all? { |one| layer?(one, ids) } && samples.all? do |one|
+        pair?(one, ids)
+      end
       refuse("was is not how layers were.") unless fine
     end
 
-    def layer?(layer, ids) = layer.is_a?(Hash) && (layer.keys - LayerChange::COLUMNS).empty? && ids["horizons"][layer["id"]]
-    def pair?(pair, ids) = pair.is_a?(Array) && ids["samples"][pair.first] && (pair.last.nil? || ids["horizons"][pair.last])
+    def layer?(layer, ids)
+      layer.is_a?(Hash) && (layer.keys - LayerChange::COLUMNS).empty? && ids["horizons"][layer["id"]]
+    end
+
+    def pair?(pair, ids)
+      pair.is_a?(Array) && ids["samples"][pair.first] && (pair.last.nil? || ids["horizons"][pair.last])
+    end
 
     def refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)])
     private_class_method :layer?, :pair?, :refuse

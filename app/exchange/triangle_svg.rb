@@ -14,10 +14,17 @@ module Exchange
     def initialize(scope)
       method = scope.profile ? scope.profile.field_method : Grittle::FieldMethod.new
       @triangle = Grittle.triangle(method.evidence_system)
-      @horizons = scope.relation(Tables::BY_NAME["horizons"]).where(removed_at: nil).order(:profile_id, :upper_cm).limit(MOST + 1).to_a
+      @horizons =
+        scope
+        .relation(Tables::BY_NAME["horizons"])
+        .where(removed_at: nil)
+        .order(:profile_id, :upper_cm)
+        .limit(MOST + 1)
+        .to_a
       return if @horizons.size <= MOST
 
-      raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/of", sentence: "A triangle holds #{MOST} horizons: export one site.")]
+      raise Grittle::InvalidInput,
+            [Grittle::Problem.new(pointer: "/of", sentence: "A triangle holds #{MOST} horizons: export one site.")]
     end
 
     # @yieldparam piece [String]
@@ -26,11 +33,23 @@ module Exchange
     # @return [String]
     def to_s
       height = SIDE * Math.sqrt(3) / 2
-      D.svg(SIDE + (2 * MARGIN), height + (2 * MARGIN), "#{@triangle.name}: texture triangle with #{@horizons.size} horizons",
-            @triangle.classes.values.map { |one| region(one) }, points,
-            D.text(MARGIN, below = height + MARGIN + 34, "100 % sand"), D.text(SIDE + MARGIN, below, "100 % silt", anchor: "end"),
-            D.text((SIDE / 2) + MARGIN, MARGIN - 26, "100 % clay", anchor: "middle"),
-            D.text((SIDE / 2) + MARGIN, below, "#{@triangle.name}, silt from #{@triangle.silt_limit} µm", anchor: "middle", size: 12))
+      D.svg(
+        SIDE + (2 * MARGIN),
+        height + (2 * MARGIN),
+        "#{@triangle.name}: texture triangle with #{@horizons.size} horizons",
+        @triangle.classes.values.map { |one| region(one) },
+        points,
+        D.text(MARGIN, below = height + MARGIN + 34, "100 % sand"),
+        D.text(SIDE + MARGIN, below, "100 % silt", anchor: "end"),
+        D.text((SIDE / 2) + MARGIN, MARGIN - 26, "100 % clay", anchor: "middle"),
+        D.text(
+          (SIDE / 2) + MARGIN,
+          below,
+          "#{@triangle.name}, silt from #{@triangle.silt_limit} µm",
+          anchor: "middle",
+          size: 12
+        )
+      )
     end
 
     private
@@ -44,7 +63,10 @@ module Exchange
       d = texture_class.polygon.map { |sand, clay| at(sand, clay).map { |one| D.n(one) }.join(" ") }
       middle = texture_class.middle
       x, y = at(middle.sand, middle.clay)
-      [D.path("M#{d.join('L')}Z", line: 1.2, fill: "none"), D.text(x, y + 4, texture_class.code, size: 12, anchor: "middle", fill: D::PENCIL)]
+      [
+        D.path("M#{d.join('L')}Z", line: 1.2, fill: "none"),
+        D.text(x, y + 4, texture_class.code, size: 12, anchor: "middle", fill: D::PENCIL)
+      ]
     end
 
     def points

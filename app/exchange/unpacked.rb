@@ -14,8 +14,15 @@ module Exchange
     # Bytes of packed text at a time: they may unfold to a thousand times as much before anything is counted.
     PIECE = 16 * 1024
     DAMAGED = "The ZIP is damaged or cut off."
-    UNREADABLE = [ZipKit::FileReader::ReadError, ZipKit::FileReader::MissingEOCD, ZipKit::FileReader::LocalHeaderPending,
-                  ZipKit::FileReader::UnsupportedFeature, Zlib::Error, EOFError, RangeError].freeze
+    UNREADABLE = [
+      ZipKit::FileReader::ReadError,
+      ZipKit::FileReader::MissingEOCD,
+      ZipKit::FileReader::LocalHeaderPending,
+      ZipKit::FileReader::UnsupportedFeature,
+      Zlib::Error,
+      EOFError,
+      RangeError
+    ].freeze
 
     # @param bytes [String]
     # @raise [Unreadable]

@@ -25,7 +25,8 @@ class Idempotency
     key = env["HTTP_IDEMPOTENCY_KEY"].to_s.b
     unless LENGTH.cover?(key.length) && key.match?(PLAIN)
       return Problem.new(422,
-                         "Every write needs an Idempotency-Key header of #{LENGTH.begin} to #{LENGTH.end} plain characters.").response(env)
+                         "Every write needs an Idempotency-Key header of #{LENGTH.begin} to #{LENGTH.end} plain " \
+                         "characters.").response(env)
     end
 
     once(env, key)
@@ -63,15 +64,23 @@ class Idempotency
 
   def replay(env, key)
     kept = KeptResponse.find_by!(idempotency_key: key)
-    return Problem.new(422, "This Idempotency-Key was used for another write.").response(env) unless kept.request_digest == digest(env)
+    unless kept.request_digest == digest(env)
+      return Problem.new(422, "This Idempotency-Key was used for another write.").response(env)
+    end
 
     [kept.status, { "content-type" => "application/json", "idempotent-replay" => "true" },
      [kept.replay ? read_again(env, kept.replay) : kept.body]]
   end
 
   def read_again(env, path)
-    asked = env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => path, "QUERY_STRING" => "", "rack.input" => StringIO.new,
-                      "CONTENT_LENGTH" => nil)
+    asked =
+      env.merge(
+        "REQUEST_METHOD" => "GET",
+        "PATH_INFO" => path,
+        "QUERY_STRING" => "",
+        "rack.input" => StringIO.new,
+        "CONTENT_LENGTH" => nil
+      )
     read(@app.call(asked.except("HTTP_IDEMPOTENCY_KEY", "HTTP_ACCEPT_ENCODING", "sinatra.route", "CONTENT_TYPE")))
   end
 

@@ -53,13 +53,19 @@ class JsonBody
   def json?(env) = env["CONTENT_TYPE"].to_s.start_with?("application/json")
 
   def broken(text)
-    return Problem.new(400, "The body is no UTF-8 text. Nothing was changed.") unless text.dup.force_encoding("UTF-8").valid_encoding?
+    unless text.dup.force_encoding("UTF-8").valid_encoding?
+      return Problem.new(400, "The body is no UTF-8 text. Nothing was changed.")
+    end
 
     body = JSON.parse(text.dup.force_encoding("UTF-8"), max_nesting: MOST_NESTING)
     return Problem.new(400, "The body must be a JSON object, such as {}.") unless body.is_a?(Hash)
 
     flaw = PlainText.flaw(body) or return
-    Problem.new(422, PlainText::SENTENCE, problems: [Grittle::Problem.new(pointer: flaw, sentence: PlainText::SENTENCE)])
+    Problem.new(
+      422,
+      PlainText::SENTENCE,
+      problems: [Grittle::Problem.new(pointer: flaw, sentence: PlainText::SENTENCE)]
+    )
   rescue JSON::ParserError
     Problem.new(400, "The body is not valid JSON. Nothing was changed.")
   end

@@ -28,7 +28,7 @@ class Page
 
     return NOTHING if path.start_with?("/assets/") && !file?(path)
 
-    return [200, HEADERS.merge("content-type" => "text/html", "cache-control" => "no-cache"), [index]] unless file?(path)
+    return 200, HEADERS.merge("content-type" => "text/html", "cache-control" => "no-cache"), [index] unless file?(path)
 
     status, headers, body = compressed?(env, path) ? packed(env, path) : @files.call(env)
     cache = path.start_with?("/assets/") ? FOREVER : "no-cache"
@@ -39,14 +39,20 @@ class Page
 
   # With the catalogue's version in it, so that the browser asks for no catalogue that it has.
   def index
-    File.read(File.join(@root, "index.html")).sub(CATALOGUE) { %(<meta name="catalogue" content="#{CatalogueSerializer.version}") }
+    File
+      .read(File.join(@root, "index.html"))
+      .sub(CATALOGUE) { %(<meta name="catalogue" content="#{CatalogueSerializer.version}") }
   end
 
   def compressed?(env, path) = env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip") && file?("#{path}.gz")
 
   def packed(env, path)
     status, headers, body = @files.call(env.merge("PATH_INFO" => "#{path}.gz"))
-    [status, headers.merge("content-type" => Rack::Mime.mime_type(File.extname(path)), "content-encoding" => "gzip"), body]
+    [
+      status,
+      headers.merge("content-type" => Rack::Mime.mime_type(File.extname(path)), "content-encoding" => "gzip"),
+      body
+    ]
   end
 
   def file?(path) = path != "/" && !path.include?("..") && File.file?(File.join(@root, path))

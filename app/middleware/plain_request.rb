@@ -23,11 +23,18 @@ class PlainRequest
   def unreadable(env)
     path, query = env.values_at("PATH_INFO", "QUERY_STRING").map(&:to_s)
     return Problem.new(400, "The address is longer than #{LONGEST} characters.") if path.length + query.length > LONGEST
-    return Problem.new(400, "The address cannot be read: it is no UTF-8 text.") unless [path, query].all? { |text| text?(text) }
+    unless [path, query].all? { |text| text?(text) }
+      return Problem.new(400, "The address cannot be read: it is no UTF-8 text.")
+    end
     return Problem.new(400, "Names in a query do not nest.") if query.match?(/\[|%5b/i)
 
     page = query[/(?:\A|&)page=([^&]*)/, 1] or return
-    Problem.new(400, "page is a whole number from 1.") unless page.match?(/\A\d{1,9}\z/) && page.to_i.between?(1, MOST_PAGES)
+    return if page.match?(/\A\d{1,9}\z/) && page.to_i.between?(1, MOST_PAGES)
+
+    Problem.new(
+      400,
+      "page is a whole number from 1."
+    )
   end
 
   def text?(text)

@@ -22,8 +22,15 @@ class RequestLog
   def log(env, status, started)
     took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round
     why = env["grittle.problem"]&.tr("\r\n", "  ")
-    @output.puts [Time.now.utc.strftime("%FT%TZ"), env["grittle.number"], env["REQUEST_METHOD"], env["PATH_INFO"].inspect[1..-2], status,
-                  "#{took}ms", why].compact.join(" ")
+    @output.puts [
+      Time.now.utc.strftime("%FT%TZ"),
+      env["grittle.number"],
+      env["REQUEST_METHOD"],
+      env["PATH_INFO"].inspect[1..-2],
+      status,
+      "#{took}ms",
+      why
+    ].compact.join(" ")
   rescue SystemCallError, IOError
     nil # on a full disk the answer still goes out
   end

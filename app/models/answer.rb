@@ -15,14 +15,22 @@ class Answer < Record
   # @param event [Hash{String=>Object}] as Grittle::Record has it
   # @return [String] the name it is kept under
   def self.name_of(event)
-    { "moisture" => MOISTURE, "expected" => EXPECTED, "kept" => "#{KEPT}#{event['name']}" }.fetch(event["kind"]) { event["name"] }
+    { "moisture" => MOISTURE, "expected" => EXPECTED, "kept" => "#{KEPT}#{event['name']}" }.fetch(event["kind"]) do
+      event["name"]
+    end
   end
 
   # @param row [Hash{String=>Object}] columns
   # @return [Hash{String=>Object}] as Grittle::Record has it
   def self.event(row)
     name = row["observation"]
-    { "kind" => kind_of(name), "at" => row["given_at"], "by" => row["pen_id"], "name" => name.delete_prefix(KEPT), "value" => row["value"] }
+    {
+      "kind" => kind_of(name),
+      "at" => row["given_at"],
+      "by" => row["pen_id"],
+      "name" => name.delete_prefix(KEPT),
+      "value" => row["value"]
+    }
   end
 
   # @return [String] what happened, as Grittle::Record has it

@@ -30,7 +30,12 @@ class Fieldbook < ActiveRecord::Base
 
   # @return [ActiveRecord::Relation] likewise, with their samples
   def unclassed_readings
-    Reading.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(samples: { fieldbook_id: id }, classed: false)
+    Reading.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(
+      samples: {
+        fieldbook_id: id
+      },
+      classed: false
+    )
   end
 
   # What a photograph can be of.

@@ -12,7 +12,13 @@ class Finding < Record
   # @raise [Grittle::InvalidInput]
   def self.add(sample, test:, value:, seen_at: nil)
     read = Grittle::Profile::Findings.read(test, value.transform_keys(&:to_s))
-    create!(sample: sample, test: test, value: read, seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc, pen: sample.profile&.pen)
+    create!(
+      sample: sample,
+      test: test,
+      value: read,
+      seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc,
+      pen: sample.profile&.pen
+    )
   rescue ArgumentError
     raise Grittle::InvalidInput,
           [Grittle::Problem.new(pointer: "/seen_at", sentence: "“#{seen_at}” is no time such as 2026-05-31T10:05:00Z.")]

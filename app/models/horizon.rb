@@ -18,7 +18,9 @@ class Horizon < Record
   def self.make(profile, designation:, upper_cm:, lower_cm:, **seen)
     profile.with_lock do # two horizons added at once must not overlap either
       horizon = new(profile: profile)
-      horizon.assign_attributes(horizon.checked({ designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen }))
+      horizon.assign_attributes(
+        horizon.checked({ designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen })
+      )
       LayerChange.keep(profile, "adding of #{horizon.designation}")
       horizon.save!
       profile.refresh
@@ -49,8 +51,16 @@ class Horizon < Record
 
   # @return [Hash{String=>Object}] the horizon as the core takes it
   def describe
-    { "designation" => designation, "upper_cm" => upper_cm.to_f, "lower_cm" => lower_cm.to_f, "boundary" => boundary, "seen" => seen,
-      "moist_colour" => moist_colour, "reported_class" => reported_class&.named, "readings" => readings.map { |reading| whole(reading) } }
+    {
+      "designation" => designation,
+      "upper_cm" => upper_cm.to_f,
+      "lower_cm" => lower_cm.to_f,
+      "boundary" => boundary,
+      "seen" => seen,
+      "moist_colour" => moist_colour,
+      "reported_class" => reported_class&.named,
+      "readings" => readings.map { |reading| whole(reading) }
+    }
   end
 
   # @return [ReportedClass, nil] a class that came without a reading
@@ -60,7 +70,12 @@ class Horizon < Record
   def refresh
     speaks = speaking
     class_of = speaks ? speaks.class_given : reported_class&.named
-    update_columns(speaks_id: speaks&.id, named: class_of&.to_h, class_system: class_of&.system, class_code: class_of&.code)
+    update_columns(
+      speaks_id: speaks&.id,
+      named: class_of&.to_h,
+      class_system: class_of&.system,
+      class_code: class_of&.code
+    )
   end
 
   # @return [Array<String>] texts that it is found by
@@ -79,10 +94,24 @@ class Horizon < Record
   # @param order [Boolean] whether it must fit between the horizons that are there
   # @return [Hash] attributes ready to store
   def checked(input, order: true)
-    input[:designation] = self.class.required_text(:designation, input[:designation], "horizon") if input.key?(:designation)
-    range = Grittle::Profile::DepthRange.new(input.fetch(:upper_cm) { upper_cm.to_f }, input.fetch(:lower_cm) { lower_cm.to_f })
+    if input.key?(:designation)
+      input[:designation] = self.class.required_text(
+        :designation,
+        input[:designation],
+        "horizon"
+      )
+    end
+    range =
+      Grittle::Profile::DepthRange.new(
+        input.fetch(:upper_cm) { upper_cm.to_f },
+        input.fetch(:lower_cm) { lower_cm.to_f }
+      )
     profile.sequence(except: self).check_fits(range) if order
-    input.except(:described, :reported_reading_id).merge(looked_at(input), described_with("horizon", input[:described]), reported(input))
+    input.except(:described, :reported_reading_id).merge(
+      looked_at(input),
+      described_with("horizon", input[:described]),
+      reported(input)
+    )
   end
 
   # @return [Grittle::Profile::Munsell, nil]

@@ -33,7 +33,9 @@ class LayerChange < Record
   def undo
     check_untouched
     added.each { |horizon| horizon.update!(removed_at: Time.now.utc) }
-    was["horizons"].each { |attributes| Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil)) }
+    was["horizons"].each do |attributes|
+      Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil))
+    end
     was["samples"].each { |sample, horizon| Sample.where(id: sample).update_all(horizon_id: horizon) }
     update!(undone_at: Time.now.utc, undone_by: profile.pen)
   end

@@ -17,7 +17,9 @@ class Layers
       ranges.each { |upper, lower| Grittle::Profile::DepthRange.new(upper.to_f, lower.to_f) }
       below&.update!(upper_cm: lower_cm)
       @profile.horizons.reset
-      @profile.sequence(except: horizon).check_fits(Grittle::Profile::DepthRange.new(horizon.upper_cm.to_f, lower_cm.to_f))
+      @profile.sequence(except: horizon).check_fits(
+        Grittle::Profile::DepthRange.new(horizon.upper_cm.to_f, lower_cm.to_f)
+      )
       horizon.update!(lower_cm: lower_cm)
     end
   end
@@ -108,7 +110,10 @@ class Layers
   end
 
   def touching(horizon) = @profile.horizons.find { |other| other.upper_cm == horizon.lower_cm && other != horizon }
-  def refuse(pointer, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+
+  def refuse(pointer, sentence)
+    raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+  end
 
   # The rows of a table as they are written, every problem gathered with its place.
   class Rows
@@ -139,7 +144,11 @@ class Layers
       horizon = row[:id] ? @profile.horizons.find(row[:id]) : Horizon.new(profile: @profile)
       raise Record::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
 
-      attributes = horizon.checked({ upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version)), order: false)
+      attributes =
+        horizon.checked(
+          { upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version)),
+          order: false
+        )
       horizon.new_record? ? horizon.update!(attributes) : horizon.revise(horizon.lock_version, attributes)
       horizon
     end

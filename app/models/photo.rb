@@ -33,8 +33,18 @@ class Photo < Record
     media_type = kind_of(bytes)
     image = bare(read(bytes))
     rewritten = image.write_to_buffer(KINDS[media_type][1], strip: true, **KINDS[media_type][2])
-    photo = new(of: OWNERS.key(owner.class.name), of_id: owner.id, digest: Digest::SHA256.hexdigest(rewritten), media_type: media_type,
-                caption: caption(name), width: image.width, height: image.height, bytes: rewritten.bytesize, added_at: Time.now.utc)
+    photo =
+      new(
+        of: OWNERS.key(owner.class.name),
+        of_id: owner.id,
+        digest: Digest::SHA256.hexdigest(rewritten),
+        media_type: media_type,
+        caption: caption(name),
+        width: image.width,
+        height: image.height,
+        bytes: rewritten.bytesize,
+        added_at: Time.now.utc
+      )
     photo.keep(rewritten)
     photo.save!
     photo
@@ -62,7 +72,11 @@ class Photo < Record
   # @param owners [Array<Record>] of one kind
   # @return [Hash{Integer=>Array<Photo>}] by the owner's id
   def self.of_each(owners)
-    owners.empty? ? {} : standing.where(of: OWNERS.key(owners.first.class.name), of_id: owners.map(&:id)).order(:id).group_by(&:of_id)
+    if owners.empty?
+      {}
+    else
+      standing.where(of: OWNERS.key(owners.first.class.name), of_id: owners.map(&:id)).order(:id).group_by(&:of_id)
+    end
   end
 
   # @return [String] media type, by what the file begins with and not by what it is called
@@ -74,7 +88,11 @@ class Photo < Record
 
   def self.read(bytes)
     image = Vips::Image.new_from_buffer(bytes, "")
-    refuse("The picture has more than #{MOST_PIXELS / 1_000_000} million pixels.") if image.width * image.height > MOST_PIXELS
+    if image.width * image.height > MOST_PIXELS
+      refuse(
+        "The picture has more than #{MOST_PIXELS / 1_000_000} million pixels."
+      )
+    end
     image
   end
 
@@ -82,18 +100,26 @@ class Photo < Record
   def self.bare(image)
     image = image.autorot
     image = image.icc_transform("srgb") if image.get_fields.include?("icc-profile-data")
-    image.mutate { |copy| copy.get_fields.grep(/exif|xmp|iptc|icc|photoshop|orientation/).each { |field| copy.remove!(field) } }
+    image.mutate do |copy|
+      copy.get_fields.grep(/exif|xmp|iptc|icc|photoshop|orientation/).each { |field| copy.remove!(field) }
+    end
   end
 
   # The name without any path, with signs that a name may hold.
   def self.caption(name) = File.basename(name.to_s.tr("\\", "/")).gsub(/[^\p{L}\p{N} ._()-]/, "")[0, 200].presence
 
-  def self.refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/photo", sentence: sentence)])
+  def self.refuse(sentence)
+    raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/photo", sentence: sentence)])
+  end
   private_class_method :kind_of, :read, :bare, :caption, :refuse
 
   # @return [String] path of the picture, or of its thumbnail
   def path(thumb: false)
-    File.join(Files.folder("photos"), digest[0, 2], thumb ? "#{digest}-#{THUMB_PX}.jpg" : "#{digest}#{KINDS[media_type][1]}")
+    File.join(
+      Files.folder("photos"),
+      digest[0, 2],
+      thumb ? "#{digest}-#{THUMB_PX}.jpg" : "#{digest}#{KINDS[media_type][1]}"
+    )
   end
 
   # Lays the picture into its folder, and a small one beside it.
@@ -101,6 +127,9 @@ class Photo < Record
   def keep(picture)
     FileUtils.mkdir_p(File.dirname(path))
     Files.write(path, picture)
-    Files.write(path(thumb: true), Vips::Image.thumbnail_buffer(picture, THUMB_PX, size: :down).jpegsave_buffer(Q: 82, strip: true))
+    Files.write(
+      path(thumb: true),
+      Vips::Image.thumbnail_buffer(picture, THUMB_PX, size: :down).jpegsave_buffer(Q: 82, strip: true)
+    )
   end
 end

@@ -7,8 +7,14 @@ class Profile < Record
   belongs_to :site
   belongs_to :hand, class_name: "Observer", optional: true
   belongs_to :pen, class_name: "Observer", optional: true
-  has_many :horizons, -> { where(removed_at: nil).order(:upper_cm, :id) }, dependent: :restrict_with_exception, inverse_of: :profile
-  has_many :samples, -> { where(removed_at: nil).order(:upper_cm, :id) }, dependent: :restrict_with_exception, inverse_of: :profile
+  has_many :horizons,
+           -> { where(removed_at: nil).order(:upper_cm, :id) },
+           dependent: :restrict_with_exception,
+           inverse_of: :profile
+  has_many :samples,
+           -> { where(removed_at: nil).order(:upper_cm, :id) },
+           dependent: :restrict_with_exception,
+           inverse_of: :profile
   has_many :layer_changes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :profile
 
   attribute :increments, ActiveRecord::Type::Json.new
@@ -61,7 +67,9 @@ class Profile < Record
 
   # @return [Grittle::Profile::HorizonSequence] of all horizons but the one named
   def sequence(except: nil)
-    Grittle::Profile::HorizonSequence.new((horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] })
+    Grittle::Profile::HorizonSequence.new(
+      (horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] }
+    )
   end
 
   # @return [LayerChange, nil] what can be undone
@@ -89,7 +97,9 @@ class Profile < Record
     layers = horizons.reset.preload(:reported_classes, readings: [:assignments, { sample: %i[profile horizon] }]).to_a
     layers.each(&:refresh)
     now = Time.now.utc
-    update_columns({ open: layers.any? { |layer| layer.named.nil? }, updated_at: now, touched_at: (now if touch) }.compact)
+    update_columns(
+      { open: layers.any? { |layer| layer.named.nil? }, updated_at: now, touched_at: (now if touch) }.compact
+    )
     keep_terms(layers)
     horizons.reset
   end
@@ -97,7 +107,8 @@ class Profile < Record
   # @param layers [Array<Horizon>]
   def keep_terms(layers = horizons.to_a)
     SearchTerm.keep(self, "word" => SearchTerm.words(name, note, seen.values, hand&.name, layers.map(&:words)),
-                          "class" => layers.filter_map { |layer| "#{layer.class_system}:#{layer.class_code}" if layer.named },
+                          "class" =>
+                            layers.filter_map { |layer| "#{layer.class_system}:#{layer.class_code}" if layer.named },
                           "day" => layers.flat_map(&:readings).map { |reading| reading.started_at.to_date.iso8601 },
                           "open" => open ? ["1"] : [])
   end

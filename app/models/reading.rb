@@ -30,8 +30,14 @@ class Reading < Record
     profile = horizon&.profile || sample&.profile
     method = profile ? profile.attributes.slice(*COPIED) : Grittle::FieldMethod::DEFAULTS
     people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
-    sample ||= Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
-    begun = { sample: sample, rules_version: Grittle::RULES_VERSION, step: step || STEPS.keys.first, started_at: Time.now.utc }
+    sample ||=
+      Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
+    begun = {
+      sample: sample,
+      rules_version: Grittle::RULES_VERSION,
+      step: step || STEPS.keys.first,
+      started_at: Time.now.utc
+    }
     create!(**begun, **method, **people).tap(&:tell_profile)
   end
 
@@ -80,7 +86,9 @@ class Reading < Record
   # @param corrects [Ribbon, nil] the earlier ribbon that this one stands for
   # @raise [Grittle::InvalidInput, Record::Stale]
   def add_ribbon(version, entered:, unit:, corrects: nil, photo: nil, marks: nil, **shape)
-    write(version) { add(record.ribbon(entered: entered, unit: unit, corrects: corrects&.id, **shape), photo: photo, marks: marks) }
+    write(version) do
+      add(record.ribbon(entered: entered, unit: unit, corrects: corrects&.id, **shape), photo: photo, marks: marks)
+    end
   end
 
   # A ribbon marked on a photograph: its length and what it may be off by come from the marks.
@@ -140,8 +148,12 @@ class Reading < Record
 
   # Read past the models, which would take most of the time of an answer; what is added in a change is laid behind.
   def events
-    @events ||= [*rows_of(Answer).map { |row| Answer.event(row) }, *rows_of(Ribbon).flat_map { |row| Ribbon.events(row) },
-                 *rows_of(Assignment).map { |row| Assignment.event(row) }].sort_by.with_index { |event, at| [event["at"], at] }
+    @events ||=
+      [
+        *rows_of(Answer).map { |row| Answer.event(row) },
+        *rows_of(Ribbon).flat_map { |row| Ribbon.events(row) },
+        *rows_of(Assignment).map { |row| Assignment.event(row) }
+      ].sort_by.with_index { |event, at| [event["at"], at] }
   end
 
   # @return [Array<Hash{String=>Object}>]
@@ -180,7 +192,13 @@ class Reading < Record
     when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen) && nil
     when "class" then keep_class(event)
     else
-      Answer.lay(reading_id: id, observation: Answer.name_of(event), value: event["value"], pen_id: pen_id, given_at: @now)
+      Answer.lay(
+        reading_id: id,
+        observation: Answer.name_of(event),
+        value: event["value"],
+        pen_id: pen_id,
+        given_at: @now
+      )
       [{ "at" => @now, "by" => pen_id }.merge(event)]
     end
   end
@@ -191,16 +209,33 @@ class Reading < Record
   def keep_ribbon(event, photo, marks)
     earlier = event["corrects"] && made(event["corrects"])
     earlier&.update!(taken_back_at: @now, taken_back_by: pen)
-    ribbon = ribbons.create!(length_mm: event["length_mm"], entered_length: event["entered"], entered_unit: event["unit"],
-                             corrects: earlier, made_at: earlier&.made_at || @now, entered_at: @now, pen: pen, photo: photo, marks: marks,
-                             **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended"))
+    ribbon =
+      ribbons.create!(
+        length_mm: event["length_mm"],
+        entered_length: event["entered"],
+        entered_unit: event["unit"],
+        corrects: earlier,
+        made_at: earlier&.made_at || @now,
+        entered_at: @now,
+        pen: pen,
+        photo: photo,
+        marks: marks,
+        **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended")
+      )
     Ribbon.events(ribbon.attributes) unless earlier
   end
 
   def keep_class(event)
     given = ClassColumns.columns(Grittle::NamedClass.from(event["value"]))
-    assignments.create!(**given, override: event["override"], reason: event["reason"], pen: pen, result: assessment.key.to_h,
-                                 rules_version: Grittle::RULES_VERSION, assigned_at: @now)
+    assignments.create!(
+      **given,
+      override: event["override"],
+      reason: event["reason"],
+      pen: pen,
+      result: assessment.key.to_h,
+      rules_version: Grittle::RULES_VERSION,
+      assigned_at: @now
+    )
     self.classed = true
     nil
   end

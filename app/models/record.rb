@@ -25,7 +25,13 @@ class Record < ActiveRecord::Base
       assign_attributes(attributes)
       next unless changed?
 
-      Revision.create!(record_type: self.class.name, record_id: id, was: changed_attributes, changed_at: Time.now.utc, by: writer)
+      Revision.create!(
+        record_type: self.class.name,
+        record_id: id,
+        was: changed_attributes,
+        changed_at: Time.now.utc,
+        by: writer
+      )
       save!
     end
   end
@@ -58,7 +64,9 @@ class Record < ActiveRecord::Base
     true
   end
 
-  def self.quoted(row) = row.to_h { |name, value| [name, connection.quote(type_for_attribute(name.to_s).serialize(value))] }
+  def self.quoted(row)
+    row.to_h { |name, value| [name, connection.quote(type_for_attribute(name.to_s).serialize(value))] }
+  end
   private_class_method :quoted
 
   # @return [Observer, nil] who writes, as far as the record knows

@@ -24,6 +24,9 @@ class Ribbon < Record
              **SHAPE.to_h { |name| [name, row[name]&.to_f] } }
     back = row["taken_back_at"] or return [made]
 
-    [made, { "kind" => "ribbon_back", "at" => back, "by" => row["taken_back_by_id"] || row["pen_id"], "id" => row["id"] }]
+    [
+      made,
+      { "kind" => "ribbon_back", "at" => back, "by" => row["taken_back_by_id"] || row["pen_id"], "id" => row["id"] }
+    ]
   end
 end

@@ -67,7 +67,9 @@ class Sample < Record
   # its own.
   def attach
     depth = lower_cm ? (upper_cm + lower_cm) / 2 : upper_cm
-    update_columns(horizon_id: profile.horizons.reload.find { |layer| depth >= layer.upper_cm && depth < layer.lower_cm }&.id)
+    update_columns(
+      horizon_id: profile.horizons.reload.find { |layer| depth >= layer.upper_cm && depth < layer.lower_cm }&.id
+    )
     reset_horizon
   end
 
@@ -96,5 +98,7 @@ class Sample < Record
     refuse("/upper_cm", "A depth is a number of cm from 0 to #{Grittle::Profile::DepthRange::DEEPEST_CM}.")
   end
 
-  def refuse(pointer, sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+  def refuse(pointer, sentence)
+    raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)])
+  end
 end

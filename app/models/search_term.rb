@@ -13,14 +13,23 @@ class SearchTerm < Record
     # @param texts [Array<String, Array, nil>]
     # @return [Array<String>] the words in them, each once
     def words(*texts)
-      texts.flatten.grep(String).join(" ").unicode_normalize(:nfkc).downcase.scan(WORD).map { |word| word[0, LONGEST] }.uniq
+      texts
+        .flatten
+        .grep(String)
+        .join(" ")
+        .unicode_normalize(:nfkc)
+        .downcase
+        .scan(WORD)
+        .map { |word| word[0, LONGEST] }
+        .uniq
     end
 
     # Adds and removes only what has changed.
     # @param owner [Site, Profile]
     # @param terms [Hash{String=>Array<String>}] by kind: word, class, day, open
     def keep(owner, terms)
-      of = owner.is_a?(Profile) ? { site_id: owner.site_id, profile_id: owner.id } : { site_id: owner.id, profile_id: nil }
+      of =
+        owner.is_a?(Profile) ? { site_id: owner.site_id, profile_id: owner.id } : { site_id: owner.id, profile_id: nil }
       wanted = terms.flat_map { |kind, found| found.compact.map { |term| [kind, term] } }.uniq
       kept = where(of).pluck(:kind, :term, :id).to_h { |kind, term, id| [[kind, term], id] }
       where(id: kept.except(*wanted).values).delete_all if (kept.keys - wanted).any?

@@ -25,7 +25,9 @@ class SiteSearch
 
   private
 
-  def plain(page, size) = [@fieldbook.sites.order(:id).offset((page - 1) * size).limit(size).ids, @fieldbook.sites.count, false]
+  def plain(page, size)
+    [@fieldbook.sites.order(:id).offset((page - 1) * size).limit(size).ids, @fieldbook.sites.count, false]
+  end
 
   def found(parts, page, size)
     most = (page * size) + MOST
@@ -96,6 +98,11 @@ class SiteSearch
     @params[name] && Date.iso8601(@params[name])
   rescue Date::Error
     raise Grittle::InvalidInput,
-          [Grittle::Problem.new(pointer: "/#{name}", sentence: "A day is written such as 2026-05-31, not “#{@params[name]}”.")]
+          [
+            Grittle::Problem.new(
+              pointer: "/#{name}",
+              sentence: "A day is written such as 2026-05-31, not “#{@params[name]}”."
+            )
+          ]
   end
 end

@@ -15,16 +15,20 @@ module Stamp
       (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
       (SELECT #{sums('samples', 'COUNT(samples.removed_at)')} FROM samples WHERE samples.profile_id = profiles.id),
       (SELECT CONCAT_WS(',', #{sums('samples')}, #{sums('readings')})
-        FROM horizons JOIN samples ON samples.horizon_id = horizons.id LEFT JOIN readings ON readings.sample_id = samples.id
+        FROM horizons JOIN samples ON samples.horizon_id = horizons.id
+          LEFT JOIN readings ON readings.sample_id = samples.id
         WHERE horizons.profile_id = profiles.id),
-      (SELECT COUNT(*) FROM samples JOIN findings ON findings.sample_id = samples.id WHERE samples.profile_id = profiles.id),
+      (SELECT COUNT(*) FROM samples JOIN findings ON findings.sample_id = samples.id
+        WHERE samples.profile_id = profiles.id),
       (SELECT CONCAT_WS(',', #{sums('readings')}) FROM samples JOIN readings ON readings.sample_id = samples.id
         WHERE samples.profile_id = profiles.id),
       (SELECT COUNT(*) FROM horizons JOIN reported_classes ON reported_classes.horizon_id = horizons.id
         WHERE horizons.profile_id = profiles.id),
       (SELECT CONCAT(COUNT(*), ',', COUNT(undone_at)) FROM layer_changes WHERE layer_changes.profile_id = profiles.id),
-      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'profile' AND photos.of_id = profiles.id),
-      (SELECT CONCAT(COUNT(*), ',', COUNT(photos.removed_at)) FROM horizons JOIN photos ON photos.of = 'horizon' AND photos.of_id = horizons.id
+      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos
+        WHERE photos.of = 'profile' AND photos.of_id = profiles.id),
+      (SELECT CONCAT(COUNT(*), ',', COUNT(photos.removed_at)) FROM horizons
+        JOIN photos ON photos.of = 'horizon' AND photos.of_id = horizons.id
         WHERE horizons.profile_id = profiles.id))
     FROM profiles JOIN sites ON sites.id = profiles.site_id WHERE profiles.id = %d
   SQL
@@ -36,9 +40,12 @@ module Stamp
       CONCAT_WS(' ', samples.lock_version, samples.updated_at, samples.horizon_id,
         profiles.lock_version, profiles.updated_at, sites.lock_version, sites.updated_at,
         (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
-        (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'reading' AND photos.of_id = readings.id))
-    FROM readings JOIN samples ON samples.id = readings.sample_id LEFT JOIN horizons AS own ON own.id = samples.horizon_id
-      LEFT JOIN profiles ON profiles.id = COALESCE(samples.profile_id, own.profile_id) LEFT JOIN sites ON sites.id = profiles.site_id
+        (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos
+          WHERE photos.of = 'reading' AND photos.of_id = readings.id))
+    FROM readings JOIN samples ON samples.id = readings.sample_id
+      LEFT JOIN horizons AS own ON own.id = samples.horizon_id
+      LEFT JOIN profiles ON profiles.id = COALESCE(samples.profile_id, own.profile_id)
+      LEFT JOIN sites ON sites.id = profiles.site_id
     WHERE readings.id = %d
   SQL
 
@@ -47,7 +54,8 @@ module Stamp
     SELECT CONCAT_WS(' ',
       (SELECT #{sums('sites')} FROM sites WHERE id IN (%<sites>s)),
       (SELECT #{sums('profiles', 'SUM(UNIX_TIMESTAMP(touched_at))')} FROM profiles WHERE site_id IN (%<sites>s)),
-      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos WHERE photos.of = 'site' AND photos.of_id IN (%<sites>s)))
+      (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos
+        WHERE photos.of = 'site' AND photos.of_id IN (%<sites>s)))
   SQL
 
   module_function

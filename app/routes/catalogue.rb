@@ -18,7 +18,13 @@ module Routes
 
       app.post "/api/halvings" do
         halving = Grittle::Halving.new(input[:answers])
-        answer(low: halving.low, high: halving.high, middle: halving.middle, done: halving.done?, estimate: halving.estimate)
+        answer(
+          low: halving.low,
+          high: halving.high,
+          middle: halving.middle,
+          done: halving.done?,
+          estimate: halving.estimate
+        )
       end
 
       app.post("/api/ribbon-measurements") { answer Reading.measure(input).to_h }
@@ -32,7 +38,10 @@ module Routes
 
       app.post "/api/comparisons" do
         composition = Grittle::Composition.new(**input.slice(*Grittle::Composition::PARTS))
-        answer(composition: composition.to_h, systems: Grittle.compare(composition, **input.except(*Grittle::Composition::PARTS)))
+        answer(
+          composition: composition.to_h,
+          systems: Grittle.compare(composition, **input.except(*Grittle::Composition::PARTS))
+        )
       end
 
       app.post "/api/assessments" do
@@ -44,8 +53,13 @@ module Routes
         triangle = Grittle.triangle(input.fetch(:system, "usda"))
         composition = Grittle::Composition.new(**input.except(:system))
         found = triangle.classify(composition).code
-        answer(composition: composition.to_h, class: found, neighbours: triangle.neighbours(found),
-               distance_to_boundary: triangle.distance_to_boundary(composition), near: triangle.near(composition).map(&:code))
+        answer(
+          composition: composition.to_h,
+          class: found,
+          neighbours: triangle.neighbours(found),
+          distance_to_boundary: triangle.distance_to_boundary(composition),
+          near: triangle.near(composition).map(&:code)
+        )
       end
     end
   end

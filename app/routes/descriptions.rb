@@ -3,8 +3,11 @@
 module Routes
   # Samples at depths, what was found on them, and photographs.
   module Descriptions
-    PICTURE_HEADERS = { "x-content-type-options" => "nosniff", "cache-control" => "private, max-age=31536000, immutable",
-                        "content-security-policy" => "default-src 'none'" }.freeze
+    PICTURE_HEADERS = {
+      "x-content-type-options" => "nosniff",
+      "cache-control" => "private, max-age=31536000, immutable",
+      "content-security-policy" => "default-src 'none'"
+    }.freeze
 
     # A large picture takes seconds of all cores.
     PICTURES = Gate.new("pictures", most: 1)

@@ -16,7 +16,8 @@ module Routes
 
     def self.registered(app)
       app.get "/api/export" do
-        writer, ending = FORMATS.fetch(params["format"]) { raise Grittle::UnknownName.new("format", params["format"], FORMATS.keys) }
+        writer, ending =
+          FORMATS.fetch(params["format"]) { raise Grittle::UnknownName.new("format", params["format"], FORMATS.keys) }
         scope = ::Exchange::Scope.new(params["of"] || "fieldbook", params["id"])
         file = ::Exchange::Stream.new(writer.new(scope), EXPORTS)
         headers "content-type" => writer::MEDIA_TYPE, "x-content-type-options" => "nosniff",

@@ -5,8 +5,17 @@ module Routes
   module Fieldbook
     # What a profile is read down from.
     WITH_READINGS = [:site, :hand, :pen, { samples: %i[findings horizon readings],
-                                           horizons: [:reported_classes, :profile,
-                                                      { readings: [:assignments, :hand, { sample: %i[horizon profile] }] }] }].freeze
+                                           horizons: [
+                                             :reported_classes,
+                                             :profile,
+                                             {
+                                               readings: [
+                                                 :assignments,
+                                                 :hand,
+                                                 { sample: %i[horizon profile] }
+                                               ]
+                                             }
+                                           ] }].freeze
 
     # Sites on a page, each with its first profiles and their horizons: about 2 kB a site.
     SITES = 30
@@ -16,13 +25,22 @@ module Routes
 
       app.get "/api/sites" do
         ids, page = SiteSearch.new(params, fieldbook).page(asked_page, SITES)
-        answer_kept(["sites", ids, page], Stamp.sites(ids)) { { sites: ProfileSerializer.sites(fieldbook.sites.find(ids)), **page } }
+        answer_kept(["sites", ids, page], Stamp.sites(ids)) do
+          { sites: ProfileSerializer.sites(fieldbook.sites.find(ids)), **page }
+        end
       end
 
       app.get "/api/sites/:id/profiles" do
         site = fieldbook.sites.find(params[:id])
         profiles, page = paged(site.profiles.preload(:horizons))
-        answer(site: { id: site.id, name: site.name }, profiles: profiles.map { |profile| ProfileSerializer.line(profile) }, **page)
+        answer(
+          site: {
+            id: site.id,
+            name: site.name
+          },
+          profiles: profiles.map { |profile| ProfileSerializer.line(profile) },
+          **page
+        )
       end
 
       app.patch "/api/sites/:id" do
@@ -73,8 +91,11 @@ module Routes
         answer ProfileSerializer.call(profile)
       end
 
-      { "split" => ->(layers, *on, **how) { layers.split(*on, **how) }, "merge" => ->(layers, *on, **) { layers.merge(*on) },
-        "boundary" => ->(layers, *on, **how) { layers.move_boundary(*on, **how) } }.each do |name, change|
+      {
+        "split" => ->(layers, *on, **how) { layers.split(*on, **how) },
+        "merge" => ->(layers, *on, **) { layers.merge(*on) },
+        "boundary" => ->(layers, *on, **how) { layers.move_boundary(*on, **how) }
+      }.each do |name, change|
         app.post "/api/horizons/:id/#{name}" do
           horizon = fieldbook.horizons.find(params[:id])
           change.call(Layers.new(horizon.profile), horizon, input[:version], **changes)

@@ -21,7 +21,11 @@ module Routes
 
       app.get "/api/readings/:id" do
         stamp = Stamp.reading(params[:id].to_i)
-        stamp ? answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { ReadingSerializer.call(reading) } : reading
+        if stamp
+          answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { ReadingSerializer.call(reading) }
+        else
+          reading
+        end
       end
 
       app.get("/api/readings/:id/history") { answer ReadingSerializer.history(reading) }
@@ -51,12 +55,22 @@ module Routes
       app.post "/api/readings/:id/measured-ribbons" do
         photo = Photo.of(reading).find(input[:photo_id])
         marks = input.slice(:ruler, :second, :ribbon, :click_px)
-        reading.add_measured_ribbon(input[:version], photo: photo, marks: marks, **input.except(:version, :photo_id, *marks.keys))
+        reading.add_measured_ribbon(
+          input[:version],
+          photo: photo,
+          marks: marks,
+          **input.except(:version, :photo_id, *marks.keys)
+        )
         kept 201
       end
 
       app.patch "/api/readings/:id/ribbons/:ribbon_id" do
-        reading.add_ribbon(input[:version], entered: input[:length], **input.except(:version, :length), corrects: ribbon)
+        reading.add_ribbon(
+          input[:version],
+          entered: input[:length],
+          **input.except(:version, :length),
+          corrects: ribbon
+        )
         kept
       end
 
@@ -66,7 +80,12 @@ module Routes
       end
 
       app.post "/api/readings/:id/assignments" do
-        reading.assign(input[:version], input[:code], reason: input[:reason], **input.slice(*Grittle::NamedClass::QUALIFIERS))
+        reading.assign(
+          input[:version],
+          input[:code],
+          reason: input[:reason],
+          **input.slice(*Grittle::NamedClass::QUALIFIERS)
+        )
         kept 201
       end
 

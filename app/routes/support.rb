@@ -37,7 +37,11 @@ module Routes
       content_type :json
       packed = KEPT.fetch([fieldbook.id, *record, stamp]) { Zlib.gzip(JSON.generate(yield)) }
       headers "vary" => "Accept-Encoding"
-      halt Zlib.gunzip(packed) unless request.accept_encoding.any? { |coding, weight| coding == "gzip" && weight.positive? }
+      unless request.accept_encoding.any? { |coding, weight| coding == "gzip" && weight.positive? }
+        halt Zlib.gunzip(
+          packed
+        )
+      end
 
       headers "content-encoding" => "gzip"
       halt packed

@@ -19,23 +19,43 @@ module CatalogueSerializer
     {
       rules_version: Grittle::RULES_VERSION,
       tests: Grittle::Tests::Catalogue::TESTS.map { |name, test| test(name, test) },
-      moisture: test("moisture", Grittle::Tests::Catalogue::MOISTURE), cautions: Grittle::Tests::CAUTIONS,
-      names: names, method: Grittle::FieldMethod.form, keys: keys, limit_sets: limit_sets, systems: choices(Grittle::TRIANGLES.transform_values(&:name)),
+      moisture: test("moisture", Grittle::Tests::Catalogue::MOISTURE),
+      cautions: Grittle::Tests::CAUTIONS,
+      names: names,
+      method: Grittle::FieldMethod.form,
+      keys: keys,
+      limit_sets: limit_sets,
+      systems: choices(Grittle::TRIANGLES.transform_values(&:name)),
       silt_limits: choices(Grittle::SiltLimit::MEASURED.to_h { |limit, whose| [limit.to_s, "#{limit} µm, #{whose}"] }),
       curves: choices(Grittle::Curves::ALL.to_h { |curve| [curve.id, curve.name] }),
-      units: Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
-      exposures: choices(Grittle::Profile::EXPOSURES), landforms: choices(Grittle::Profile::LANDFORMS),
-      grain_sizes: Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
-      boundaries: boundaries, **descriptions,
-      designations: Grittle::Profile::DESIGNATIONS, thickness_mm: THICKNESS_FROM_MM, length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
+      units:
+        Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
+      exposures: choices(Grittle::Profile::EXPOSURES),
+      landforms: choices(Grittle::Profile::LANDFORMS),
+      grain_sizes:
+        Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
+      boundaries: boundaries,
+      **descriptions,
+      designations: Grittle::Profile::DESIGNATIONS,
+      thickness_mm: THICKNESS_FROM_MM,
+      length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
       thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
   end
 
   def test(name, test)
     answers = test[:answers].map { |value, (word, hint)| { value: value, name: word, hint: hint } }
-    { name: name, short: test[:short] || name, ask: test[:ask], how: test[:how], answers: answers, caution: test[:caution],
-      control: test[:control] || "choice", seconds: test[:seconds], group: test[:group] }
+    {
+      name: name,
+      short: test[:short] || name,
+      ask: test[:ask],
+      how: test[:how],
+      answers: answers,
+      caution: test[:caution],
+      control: test[:control] || "choice",
+      seconds: test[:seconds],
+      group: test[:group]
+    }
   end
 
   # @return [Hash] what is written down beside names and depths, and how a photographed ribbon is marked
@@ -44,8 +64,14 @@ module CatalogueSerializer
       fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
       companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
-        { name: name, title: test[:name], how: test[:how], caution: test[:caution], fields: test[:fields].values.map(&:to_h),
-          shared: test[:fields].keys & Grittle::Profile::Findings::SHARED }
+        {
+          name: name,
+          title: test[:name],
+          how: test[:how],
+          caution: test[:caution],
+          fields: test[:fields].values.map(&:to_h),
+          shared: test[:fields].keys & Grittle::Profile::Findings::SHARED
+        }
       end,
       ruler_plane: Grittle::RibbonOnPhoto::PLANE, click_px: Grittle::RibbonOnPhoto::CLICK_PX
     }
@@ -65,8 +91,16 @@ module CatalogueSerializer
   def names
     Grittle::Names.all.map do |name|
       named = Grittle::NamedClass.new(system: name.system, code: name.code)
-      { system: name.system, code: name.code, name: name.name, kind: name.kind.to_s, regions: named.polygons, middle: named.middle&.to_h,
-        clay: name.kind == :grade ? name.clay : nil, hint: Grittle::Names::ORGANIC_HINTS[name.code] }
+      {
+        system: name.system,
+        code: name.code,
+        name: name.name,
+        kind: name.kind.to_s,
+        regions: named.polygons,
+        middle: named.middle&.to_h,
+        clay: name.kind == :grade ? name.clay : nil,
+        hint: Grittle::Names::ORGANIC_HINTS[name.code]
+      }
     end
   end
 

@@ -11,18 +11,32 @@ module DescriptionSerializer
   # @param down [Hash{String=>Object}] what Grittle.read_down says of it
   # @return [Hash] of schema Profile: what one profile has beyond its horizons
   def profile(profile, down)
-    { samples: profile.samples.map { |sample| sample(sample) }, increments: profile.increments || [], photos: photos(profile),
-      **down.slice("contrasts", "perching", "sandwiches", "wetness", "form", "questions").transform_keys(&:to_sym) }
+    {
+      samples: profile.samples.map { |sample| sample(sample) },
+      increments: profile.increments || [],
+      photos: photos(profile),
+      **down.slice("contrasts", "perching", "sandwiches", "wetness", "form", "questions").transform_keys(&:to_sym)
+    }
   end
 
   # @param sample [Sample]
   # @return [Hash] schema Sample
   def sample(sample)
-    { id: sample.id, version: sample.lock_version, kind: sample.kind, kind_name: Sample::KINDS.fetch(sample.kind), label: sample.label,
-      upper_cm: ProfileSerializer.plain(sample.upper_cm), lower_cm: ProfileSerializer.plain(sample.lower_cm),
-      depth: sample.depth_text, described: sample.seen,
-      horizon: sample.horizon&.designation, disturbed: disturbed(sample), findings: findings(sample),
-      readings: sample.readings.map { |reading| { id: reading.id, name: reading.class_given&.full_name } } }
+    {
+      id: sample.id,
+      version: sample.lock_version,
+      kind: sample.kind,
+      kind_name: Sample::KINDS.fetch(sample.kind),
+      label: sample.label,
+      upper_cm: ProfileSerializer.plain(sample.upper_cm),
+      lower_cm: ProfileSerializer.plain(sample.lower_cm),
+      depth: sample.depth_text,
+      described: sample.seen,
+      horizon: sample.horizon&.designation,
+      disturbed: disturbed(sample),
+      findings: findings(sample),
+      readings: sample.readings.map { |reading| { id: reading.id, name: reading.class_given&.full_name } }
+    }
   end
 
   # @return [String, nil] why it does not speak for its depth, for a person
@@ -35,8 +49,14 @@ module DescriptionSerializer
   def findings(sample)
     sample.findings.group_by(&:test).map do |test, rows|
       looks = rows.map(&:value)
-      { test: test, value: FINDINGS.standing(looks), said: FINDINGS.say(test, looks), advice: FINDINGS.advise(test, looks),
-        seen_at: rows.last.seen_at.iso8601, looks: looks.size }
+      {
+        test: test,
+        value: FINDINGS.standing(looks),
+        said: FINDINGS.say(test, looks),
+        advice: FINDINGS.advise(test, looks),
+        seen_at: rows.last.seen_at.iso8601,
+        looks: looks.size
+      }
     end
   end
 
@@ -46,8 +66,14 @@ module DescriptionSerializer
   # @param photo [Photo]
   # @return [Hash] schema Photo
   def photo(photo)
-    { id: photo.id, caption: photo.caption, width: photo.width, height: photo.height, url: "/api/photos/#{photo.id}/picture",
-      thumb_url: "/api/photos/#{photo.id}/thumb" }
+    {
+      id: photo.id,
+      caption: photo.caption,
+      width: photo.width,
+      height: photo.height,
+      url: "/api/photos/#{photo.id}/picture",
+      thumb_url: "/api/photos/#{photo.id}/thumb"
+    }
   end
 
   # @param horizon [Horizon]
@@ -55,9 +81,17 @@ module DescriptionSerializer
   # @return [Array<Hash>] every reading of it, which agree with the reported one and by how many classes they differ
   def readings(horizon, read)
     horizon.readings.zip(read["readings"]).map do |reading, found|
-      { id: reading.id, name: found.dig("named", "full_name"), hand: reading.hand&.name, started_at: reading.started_at.iso8601,
-        reported: found["speaks"], disturbed: disturbed(reading.sample), apart: found["apart"], apart_text: found["apart_text"],
-        far: found["far"] }
+      {
+        id: reading.id,
+        name: found.dig("named", "full_name"),
+        hand: reading.hand&.name,
+        started_at: reading.started_at.iso8601,
+        reported: found["speaks"],
+        disturbed: disturbed(reading.sample),
+        apart: found["apart"],
+        apart_text: found["apart_text"],
+        far: found["far"]
+      }
     end
   end
 

@@ -8,9 +8,20 @@ module ImportSerializer
   # @return [Hash] schema Import
   def call(import)
     source = import.source
-    { id: import.id, name: import.name, format: import.format, format_name: Exchange::Opened::FORMATS.fetch(import.format),
-      state: import.state, done: import.done, total: source.total, counts: source.counts, failure: import.failure,
-      problem_count: source.problems.count, problems: source.problems.to_a, table: import.format == "table" ? table(source) : nil }
+    {
+      id: import.id,
+      name: import.name,
+      format: import.format,
+      format_name: Exchange::Opened::FORMATS.fetch(import.format),
+      state: import.state,
+      done: import.done,
+      total: source.total,
+      counts: source.counts,
+      failure: import.failure,
+      problem_count: source.problems.count,
+      problems: source.problems.to_a,
+      table: import.format == "table" ? table(source) : nil
+    }
   end
 
   def table(source)

@@ -9,10 +9,18 @@ module ProfileSerializer
   def call(profile)
     down = profile.read_down
     photos = Photo.of_each(profile.horizons)
-    { **opening(profile), note: profile.note, described: profile.seen, contaminated: profile.site.seen["contamination"] == true,
-      horizons: profile.horizons.zip(down["horizons"]).map { |horizon, read| horizon(horizon, read, photos[horizon.id] || []) },
-      gaps: gaps(profile), next_horizon_id: profile.next_horizon&.id, undo: undo(profile),
-      **DescriptionSerializer.profile(profile, down) }
+    {
+      **opening(profile),
+      note: profile.note,
+      described: profile.seen,
+      contaminated: profile.site.seen["contamination"] == true,
+      horizons:
+        profile.horizons.zip(down["horizons"]).map { |horizon, read| horizon(horizon, read, photos[horizon.id] || []) },
+      gaps: gaps(profile),
+      next_horizon_id: profile.next_horizon&.id,
+      undo: undo(profile),
+      **DescriptionSerializer.profile(profile, down)
+    }
   end
 
   # @param profile [Profile]
@@ -23,7 +31,9 @@ module ProfileSerializer
 
   # @return [Array<Hash>] schema Layer
   def layers(profile)
-    profile.horizons.map { |horizon| { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system } }
+    profile.horizons.map do |horizon|
+      { id: horizon.id, **depths(horizon), code: horizon.class_code, system: horizon.class_system }
+    end
   end
 
   # @param sites [Array<Site>]
@@ -40,35 +50,68 @@ module ProfileSerializer
   # @param count [Integer] how many it has
   # @return [Hash] schema Site
   def site(site, listed, count:, photos:)
-    { id: site.id, version: site.lock_version, name: site.name, landform: site.landform, note: site.note, described: site.seen,
-      position: site.position&.to_s, photos: DescriptionSerializer.photos(site, photos), profile_count: count,
-      profiles: listed.map { |profile| summary(profile) } }
+    {
+      id: site.id,
+      version: site.lock_version,
+      name: site.name,
+      landform: site.landform,
+      note: site.note,
+      described: site.seen,
+      position: site.position&.to_s,
+      photos: DescriptionSerializer.photos(site, photos),
+      profile_count: count,
+      profiles: listed.map { |profile| summary(profile) }
+    }
   end
 
   # @param profile [Profile]
   # @return [Hash] schema ProfileLine: a profile in a long list, without its horizons
   def line(profile)
     layers = profile.horizons
-    { id: profile.id, name: profile.name, kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind), horizons: layers.size,
-      textured: layers.count(&:named), depth_cm: layers.last && plain(layers.last.lower_cm),
-      designations: layers.map(&:designation).join(", ") }
+    {
+      id: profile.id,
+      name: profile.name,
+      kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
+      horizons: layers.size,
+      textured: layers.count(&:named),
+      depth_cm: layers.last && plain(layers.last.lower_cm),
+      designations: layers.map(&:designation).join(", ")
+    }
   end
 
   # @param read [Hash{String=>Object}] what Grittle.read_down says of it
   # @param photos [Array<Photo>]
   def horizon(horizon, read, photos)
     speaking = horizon.readings.find { |reading| reading.id == read["speaks"] }
-    { id: horizon.id, version: horizon.lock_version, **depths(horizon), boundary: horizon.boundary, described: horizon.seen,
-      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] }, named: read["named"], clay: read["clay"],
-      own_clay: read["own_clay"], reported_class: reported(horizon), reading: speaking && ReadingSerializer.summary(speaking),
-      readings: DescriptionSerializer.readings(horizon, read), photos: DescriptionSerializer.photos(horizon, photos) }
+    {
+      id: horizon.id,
+      version: horizon.lock_version,
+      **depths(horizon),
+      boundary: horizon.boundary,
+      described: horizon.seen,
+      **Horizon::COLOURS.to_h { |name| [name, colour(horizon.colour(name))] },
+      named: read["named"],
+      clay: read["clay"],
+      own_clay: read["own_clay"],
+      reported_class: reported(horizon),
+      reading: speaking && ReadingSerializer.summary(speaking),
+      readings: DescriptionSerializer.readings(horizon, read),
+      photos: DescriptionSerializer.photos(horizon, photos)
+    }
   end
 
   # @return [Hash, nil] a class that came without a reading
   def reported(horizon)
     found = horizon.reported_class
-    found && { **found.named.describe, said: found.said, person: found.person, reported_on: found.reported_on, source: found.source,
-               added_at: found.added_at.iso8601 }
+    found &&
+      {
+        **found.named.describe,
+        said: found.said,
+        person: found.person,
+        reported_on: found.reported_on,
+        source: found.source,
+        added_at: found.added_at.iso8601
+      }
   end
 
   # @return [String, nil] what can be undone, without hiding a reading
@@ -104,9 +147,16 @@ module ProfileSerializer
   end
 
   def opening(profile)
-    { **called(profile), version: profile.lock_version, kind: profile.kind,
-      method: profile.field_method.to_h, naming_system: profile.field_method.naming_system, method_name: profile.field_method.name,
-      hand: profile.hand&.name, pen: profile.pen&.name }
+    {
+      **called(profile),
+      version: profile.lock_version,
+      kind: profile.kind,
+      method: profile.field_method.to_h,
+      naming_system: profile.field_method.naming_system,
+      method_name: profile.field_method.name,
+      hand: profile.hand&.name,
+      pen: profile.pen&.name
+    }
   end
   private_class_method :site, :reported, :called, :opening
 end

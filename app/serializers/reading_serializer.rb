@@ -10,21 +10,36 @@ module ReadingSerializer
   def call(reading)
     assessment = reading.assessment
     {
-      id: reading.id, version: reading.lock_version, label: reading.sample.label, step: reading.step,
+      id: reading.id,
+      version: reading.lock_version,
+      label: reading.sample.label,
+      step: reading.step,
       **made(reading),
-      **place(reading), observations: reading.observations, superseded: reading.superseded, moisture: moisture(reading.record),
-      ribbons: reading.record.ribbons.map { |ribbon| ribbon(ribbon) }, ruler: assessment.ruler,
-      assessment: assessed(reading), ended_at: assessment.ended_at, **offers(reading, assessment),
+      **place(reading),
+      observations: reading.observations,
+      superseded: reading.superseded,
+      moisture: moisture(reading.record),
+      ribbons: reading.record.ribbons.map { |ribbon| ribbon(ribbon) },
+      ruler: assessment.ruler,
+      assessment: assessed(reading),
+      ended_at: assessment.ended_at,
+      **offers(reading, assessment),
       expected: expected(reading.record),
       assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
-      cautions: cautions(reading), photos: DescriptionSerializer.photos(reading, reading.pictures)
+      cautions: cautions(reading),
+      photos: DescriptionSerializer.photos(reading, reading.pictures)
     }
   end
 
   # @return [Hash] by which method, by whom and when
   def made(reading)
-    { method: reading.field_method.to_h, method_name: reading.field_method.name, hand: reading.hand&.name, pen: reading.pen&.name,
-      started_at: reading.started_at.iso8601 }
+    {
+      method: reading.field_method.to_h,
+      method_name: reading.field_method.name,
+      hand: reading.hand&.name,
+      pen: reading.pen&.name,
+      started_at: reading.started_at.iso8601
+    }
   end
 
   # @return [Hash] schema Assessment, with the reason beside a contradiction that is kept
@@ -65,9 +80,20 @@ module ReadingSerializer
   # @return [Hash] schema ReadingSummary, from what is kept of it
   def summary(reading)
     verdict = reading.kept_verdict
-    { id: reading.id, label: reading.sample.label, step: reading.step, assigned: assigned(reading), ribbon_set: verdict["ribbon_set"],
-      ribbon_text: verdict["ribbon_text"], sentence: verdict["sentence"], outcomes: verdict["outcomes"],
-      started_at: reading.started_at.iso8601, hand: reading.hand&.name, clay: verdict["clay"], own_clay: verdict["own_clay"] }
+    {
+      id: reading.id,
+      label: reading.sample.label,
+      step: reading.step,
+      assigned: assigned(reading),
+      ribbon_set: verdict["ribbon_set"],
+      ribbon_text: verdict["ribbon_text"],
+      sentence: verdict["sentence"],
+      outcomes: verdict["outcomes"],
+      started_at: reading.started_at.iso8601,
+      hand: reading.hand&.name,
+      clay: verdict["clay"],
+      own_clay: verdict["own_clay"]
+    }
   end
 
   # @return [Hash] every answer, ribbon and assignment, oldest first
@@ -83,27 +109,49 @@ module ReadingSerializer
       profile: profile && { id: profile.id, name: profile.name, site: profile.site.name },
       horizon: horizon && { id: horizon.id, **ProfileSerializer.depths(horizon) },
       horizons: profile ? ProfileSerializer.layers(profile) : [],
-      next_horizon: following && { id: following.id, designation: following.designation, reading_id: following.speaks_id }
+      next_horizon:
+        following && { id: following.id, designation: following.designation, reading_id: following.speaks_id }
     }
   end
 
   def moisture(record)
     loop = record.moisture_loop
-    { answers: loop.answers, rounds: loop.rounds, rounds_at_most: Grittle::MoistureLoop::ROUNDS, open: record.moisture_open? }
+    {
+      answers: loop.answers,
+      rounds: loop.rounds,
+      rounds_at_most: Grittle::MoistureLoop::ROUNDS,
+      open: record.moisture_open?
+    }
   end
 
   # @param event [Hash{String=>Object}] as Grittle::Record has it
   def ribbon(event)
-    { id: event["id"], length_mm: event["length_mm"], ended: event["ended"], carried_own_weight: event["carried_own_weight"],
-      **Ribbon::SHAPE.to_h { |name| [name.to_sym, event[name]] }, photo_id: event["photo_id"],
-      entered: { length: event["entered"], unit: event["unit"] }, made_at: event["made_at"].iso8601 }
+    {
+      id: event["id"],
+      length_mm: event["length_mm"],
+      ended: event["ended"],
+      carried_own_weight: event["carried_own_weight"],
+      **Ribbon::SHAPE.to_h { |name| [name.to_sym, event[name]] },
+      photo_id: event["photo_id"],
+      entered: {
+        length: event["entered"],
+        unit: event["unit"]
+      },
+      made_at: event["made_at"].iso8601
+    }
   end
 
   def assigned(reading)
     assignment = (reading.assignments.last if reading.classed) or return
-    { **assignment.named.describe.transform_keys(&:to_sym), key: assignment.key, proposed: assignment.result["outcomes"],
-      override: assignment.override, reason: assignment.reason, rules_version: assignment.rules_version,
-      assigned_at: assignment.assigned_at.iso8601 }
+    {
+      **assignment.named.describe.transform_keys(&:to_sym),
+      key: assignment.key,
+      proposed: assignment.result["outcomes"],
+      override: assignment.override,
+      reason: assignment.reason,
+      rules_version: assignment.rules_version,
+      assigned_at: assignment.assigned_at.iso8601
+    }
   end
 
   def answers(reading)
@@ -115,10 +163,12 @@ module ReadingSerializer
 
   # @return [Array<String>] what an answer is about, and what it says
   def said(answer, reading)
-    what = answer.kind == "kept" ? "kept: #{answer.said_of.tr('_', ' ')}" : Grittle::Tests::Catalogue.short(answer.observation)
+    kept = answer.kind == "kept"
+    what = kept ? "kept: #{answer.said_of.tr('_', ' ')}" : Grittle::Tests::Catalogue.short(answer.observation)
     return [what, "taken back"] if answer.value.nil?
 
-    text = { "kept" => answer.value, "expected" => answer.kind == "expected" && expectation(answer, reading) }[answer.kind]
+    text =
+      { "kept" => answer.value, "expected" => answer.kind == "expected" && expectation(answer, reading) }[answer.kind]
     [what, text || Grittle::Tests::Catalogue.word(answer.observation, answer.value)]
   end
 
@@ -128,14 +178,23 @@ module ReadingSerializer
 
   def ribbons(reading)
     reading.ribbons.flat_map do |ribbon|
-      text = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}, #{Grittle::Tests::Catalogue.word('ribbons',
-                                                                                                                           ribbon.ended)}"
+      length = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}"
+      text = "#{length}, #{Grittle::Tests::Catalogue.word('ribbons', ribbon.ended)}"
       text += " (corrects the one of #{ribbon.corrects.entered_at.strftime('%H:%M:%S')})" if ribbon.corrects
       made = entry(ribbon.entered_at, "ribbon", text, ribbon.pen, standing: ribbon.taken_back_at.nil?)
       replaced = ribbon.taken_back_at && reading.ribbons.any? { |other| other.corrects_id == ribbon.id }
       next [made] if ribbon.taken_back_at.nil? || replaced
 
-      [made, entry(ribbon.taken_back_at, "ribbon", "#{text}: taken back", ribbon.taken_back_by || ribbon.pen, standing: false)]
+      [
+        made,
+        entry(
+          ribbon.taken_back_at,
+          "ribbon",
+          "#{text}: taken back",
+          ribbon.taken_back_by || ribbon.pen,
+          standing: false
+        )
+      ]
     end
   end
 

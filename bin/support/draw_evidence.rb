@@ -20,7 +20,9 @@ GAP = 24
 TOP = 16
 
 def at(left, sand, clay)
-  [left + (SIDE * ((100 - sand - clay) + (clay / 2.0)) / 100), TOP + (HEIGHT * (100 - clay) / 100)].map { |px| px.round(1) }
+  [left + (SIDE * ((100 - sand - clay) + (clay / 2.0)) / 100), TOP + (HEIGHT * (100 - clay) / 100)].map do |px|
+    px.round(1)
+  end
 end
 
 def outline(left, vertices) = vertices.map { |sand, clay| at(left, sand, clay).join(",") }.join(" ")
@@ -35,15 +37,18 @@ panels = STAGES.each_with_index.map do |(words, answers), place|
   felt = felt.merge(answers)
   estimate = Grittle::Evidence::Estimate.new(Grittle::Observations.new(felt))
   left = GAP + (place * (SIDE + GAP))
-  classes = Grittle::Triangles::USDA.classes.values.map { |one| %(<polygon points="#{outline(left, one.polygon)}"/>) }.join
+  classes =
+    Grittle::Triangles::USDA.classes.values.map { |one| %(<polygon points="#{outline(left, one.polygon)}"/>) }.join
   code, share = estimate.classes.first
   name = Grittle::Triangles::USDA[code].name
+  region = 100.0 * estimate.region.size / Grittle::Evidence::Grid::SIZE
+  outline_of_region = estimate.runs.map { |run| bar(left, *run) }.join
   <<~SVG
     <clipPath id="whole-#{place}"><polygon points="#{outline(left, WHOLE)}"/></clipPath>
-    <path clip-path="url(#whole-#{place})" fill="#4d6353" fill-opacity="0.55" d="#{estimate.runs.map { |run| bar(left, *run) }.join}"/>
+    <path clip-path="url(#whole-#{place})" fill="#4d6353" fill-opacity="0.55" d="#{outline_of_region}"/>
     <g fill="none" stroke="#1e1812" stroke-width="0.8">#{classes}</g>
     <text x="#{left}" y="#{(TOP + HEIGHT + 26).round}" font-weight="700">#{words}</text>
-    <text x="#{left}" y="#{(TOP + HEIGHT + 46).round}">#{name} #{(100 * share).round} %; region #{(100.0 * estimate.region.size / Grittle::Evidence::Grid::SIZE).round} %</text>
+    <text x="#{left}" y="#{(TOP + HEIGHT + 46).round}">#{name} #{(100 * share).round} %; region #{region.round} %</text>
   SVG
 end
 

@@ -10,9 +10,17 @@ module Gems
   # stays as it is. A locale, because a bare machine has none.
   # @return [Hash{String=>String}] the environment of every Ruby that uses the gems
   def env(with_tests: false)
-    base = { "BUNDLE_GEMFILE" => Place.at("Gemfile"), "BUNDLE_PATH" => Place.at("vendor/bundle"), "BUNDLE_FROZEN" => "true",
-             "BUNDLE_MIRROR__ALL" => Gem.sources.first.uri.to_s, "BUNDLE_BUILD__NOKOGIRI" => "--use-system-libraries",
-             "BUNDLE_JOBS" => "2", "MAKEFLAGS" => "-j2", "BUNDLE_SILENCE_ROOT_WARNING" => "true", "LANG" => "C.UTF-8" }
+    base = {
+      "BUNDLE_GEMFILE" => Place.at("Gemfile"),
+      "BUNDLE_PATH" => Place.at("vendor/bundle"),
+      "BUNDLE_FROZEN" => "true",
+      "BUNDLE_MIRROR__ALL" => Gem.sources.first.uri.to_s,
+      "BUNDLE_BUILD__NOKOGIRI" => "--use-system-libraries",
+      "BUNDLE_JOBS" => "2",
+      "MAKEFLAGS" => "-j2",
+      "BUNDLE_SILENCE_ROOT_WARNING" => "true",
+      "LANG" => "C.UTF-8"
+    }
     with_tests ? base : base.merge("BUNDLE_WITHOUT" => "test")
   end
 

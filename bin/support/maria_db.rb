@@ -7,9 +7,16 @@ require_relative "shell"
 
 # A MariaDB server of the project's own: on loopback, with its own data folder, socket, port and generated password.
 class MariaDb
-  COMMON = %w[--bind-address=127.0.0.1 --skip-name-resolve --character-set-server=utf8mb4
-              --collation-server=utf8mb4_unicode_ci --default-time-zone=+00:00 --local-infile=0 --symbolic-links=0
-              --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO].freeze
+  COMMON = %w[
+    --bind-address=127.0.0.1
+    --skip-name-resolve
+    --character-set-server=utf8mb4
+    --collation-server=utf8mb4_unicode_ci
+    --default-time-zone=+00:00
+    --local-infile=0
+    --symbolic-links=0
+    --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO
+  ].freeze
   # What was answered as saved survives kill -9 and a power cut.
   KEEP = %w[--innodb-flush-log-at-trx-commit=1 --innodb-doublewrite=1 --innodb-flush-method=O_DIRECT].freeze
   # Test data may be lost.
@@ -43,9 +50,23 @@ class MariaDb
 
     choose_port unless free?(settings["port"])
     FileUtils.rm_f(socket)
-    @pid = spawn("mariadbd", "--no-defaults", *user, "--datadir=#{data}", "--socket=#{socket}", "--pid-file=#{pid_path}",
-                 "--port=#{settings['port']}", *COMMON, *(@fleeting ? FLEETING : KEEP), buffer_pool,
-                 out: log, err: %i[child out], in: File::NULL, pgroup: true)
+    @pid =
+      spawn(
+        "mariadbd",
+        "--no-defaults",
+        *user,
+        "--datadir=#{data}",
+        "--socket=#{socket}",
+        "--pid-file=#{pid_path}",
+        "--port=#{settings['port']}",
+        *COMMON,
+        *(@fleeting ? FLEETING : KEEP),
+        buffer_pool,
+        out: log,
+        err: %i[child out],
+        in: File::NULL,
+        pgroup: true
+      )
     wait
     allow
     self
@@ -89,9 +110,13 @@ class MariaDb
   def settings_path = File.join(@dir, "settings.json")
 
   def settings
-    @settings ||= JSON.parse(File.read(settings_path)).tap { |kept| raise JSON::ParserError unless kept.is_a?(Hash) && kept["port"] }
+    @settings ||=
+      JSON
+      .parse(File.read(settings_path))
+      .tap { |kept| raise JSON::ParserError unless kept.is_a?(Hash) && kept["port"] }
   rescue JSON::ParserError
-    raise Stop, "var/#{@name}/settings.json is damaged. Remove it and start again: a new password is set, the data stay."
+    raise Stop,
+          "var/#{@name}/settings.json is damaged. Remove it and start again: a new password is set, the data stay."
   end
 
   def user = Process.uid.zero? ? ["--user=root"] : []
@@ -152,7 +177,8 @@ class MariaDb
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
     until answers?
       if Process.wait(@pid, Process::WNOHANG)
-        raise Stop, "#{Shell.cause(File.read(log).scrub) || 'The database did not start.'} Details: var/#{@name}/server.log"
+        raise Stop,
+              "#{Shell.cause(File.read(log).scrub) || 'The database did not start.'} Details: var/#{@name}/server.log"
       end
       raise Stop, "The database did not answer for #{PATIENCE} s. Details: var/#{@name}/server.log" \
         if Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline

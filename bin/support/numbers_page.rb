@@ -11,9 +11,9 @@ module NumbersPage
     # Numbers
 
     Every number that Grittle computes with, and the pages of the table keys, written from `core/lib/grittle/data/` by
-    `bin/support/numbers_page.rb`. *published*: from the source named; *not checked*: of that source, but written without the page
-    open; *common practice*: taught, without a source; *our own*: our own model or choice. Triangles have their rules, with their sources, in
-    `core/lib/grittle/triangles/`.
+    `bin/support/numbers_page.rb`. *published*: from the source named; *not checked*: of that source, but written
+    without the page open; *common practice*: taught, without a source; *our own*: our own model or choice. Triangles
+    have their rules, with their sources, in `core/lib/grittle/triangles/`.
   TEXT
 
   module_function
@@ -66,11 +66,15 @@ module NumbersPage
   # How a likelihood depends on what it depends on, as Grittle::Data::LIKELIHOODS has it.
   LIKELIHOODS = {
     degree: ->((axis, cuts, width)) { "#{axis}: answers change at #{said(cuts)}, width #{width}" },
-    yes: ->((axis, half, width, slip)) { "#{axis}: half say yes at #{half}, width #{width}, #{said(slip * 100)} % slips" },
+    yes: lambda do |(axis, half, width, slip)|
+      "#{axis}: half say yes at #{half}, width #{width}, #{said(slip * 100)} % slips"
+    end,
     number: ->((axis, spread)) { "#{axis}: about it, standard deviation #{spread}" },
     length: ->(axis) { "#{axis}: about the curve's length for it" },
     stands_out: lambda { |answers|
-      answers.map { |answer, (part, over, share)| "#{answer.tr('_', ' ')}: #{part} over #{over} less #{share} of the clay" }.join("; ")
+      answers
+        .map { |answer, (part, over, share)| "#{answer.tr('_', ' ')}: #{part} over #{over} less #{share} of the clay" }
+        .join("; ")
     },
     scale: ->(scale) { "scale #{scale}" }
   }.freeze
@@ -87,7 +91,9 @@ module NumbersPage
   end
 
   def pairs(value)
-    value.map { |name, one| LIKELIHOODS.key?(name) ? LIKELIHOODS[name].call(one) : "#{said(name)}: #{said(one)}" }.join("; ")
+    value
+      .map { |name, one| LIKELIHOODS.key?(name) ? LIKELIHOODS[name].call(one) : "#{said(name)}: #{said(one)}" }
+      .join("; ")
   end
 
   def table(heads, rows)

@@ -11,9 +11,24 @@ module Shell
       "The disk is full. Free some space and run the command again.",
     /Could not get lock|Unable to acquire the dpkg|is another process using it|Unable to lock/i =>
       "Another program is installing Debian packages just now. Run the command again when it is done.",
-    Regexp.new(["Could not resolve", "Could not reach", "Could not fetch", "Failed to fetch", "Temporary failure", "ENOTFOUND",
-                "EAI_AGAIN", "ECONNREFUSED", "ETIMEDOUT", "ENETUNREACH", "Network is unreachable", "network request",
-                "Connection (refused|timed out)"].join("|"), Regexp::IGNORECASE) =>
+    Regexp.new(
+      [
+        "Could not resolve",
+        "Could not reach",
+        "Could not fetch",
+        "Failed to fetch",
+        "Temporary failure",
+        "ENOTFOUND",
+        "EAI_AGAIN",
+        "ECONNREFUSED",
+        "ETIMEDOUT",
+        "ENETUNREACH",
+        "Network is unreachable",
+        "network request",
+        "Connection (refused|timed out)"
+      ].join("|"),
+      Regexp::IGNORECASE
+    ) =>
       "The packages could not be downloaded. Set-up needs the network once: run the command again when there is one.",
     /EACCES|Permission denied/i => "A folder cannot be written to."
   }.freeze
@@ -56,7 +71,10 @@ module Stamp
 
   def digest(paths)
     require "digest"
-    files = paths.flat_map { |path| File.directory?(path) ? Dir.glob("#{path}/**/*").select { |file| File.file?(file) } : [path] }
+    files =
+      paths.flat_map do |path|
+        File.directory?(path) ? Dir.glob("#{path}/**/*").select { |file| File.file?(file) } : [path]
+      end
     Digest::SHA256.hexdigest(files.sort.map do |file|
       "#{file.delete_prefix(Place::ROOT)} #{Digest::SHA256.file(file).hexdigest}"
     end.join("\n"))

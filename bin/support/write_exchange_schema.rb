@@ -8,4 +8,7 @@ require "active_record"
 require_relative "../../app/models"
 require_relative "../../app/exchange"
 
-File.write(File.expand_path("../../docs/exchange-schema.json", __dir__), "#{JSON.pretty_generate(Exchange::JsonBook.schema)}\n")
+File.write(
+  File.expand_path("../../docs/exchange-schema.json", __dir__),
+  "#{JSON.pretty_generate(Exchange::JsonBook.schema)}\n"
+)

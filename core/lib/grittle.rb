@@ -148,10 +148,19 @@ module Grittle
       here = estimate ? SiltLimit.convert(composition, from: silt_limit, to: triangle.silt_limit) : composition
       found = triangle.classify(here)
       full = FullName.new(found, **name)
-      { "system" => triangle.id, "code" => found.code, "name" => found.name, "full_name" => full.to_s, "full_code" => full.code,
-        "group" => full.group, "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
-        "distance" => triangle.distance_to_boundary(here).round(1), "near" => triangle.near(here).map(&:name),
-        "composition" => here.to_h.transform_values { |part| part.round(1) }, "estimate" => estimate }
+      {
+        "system" => triangle.id,
+        "code" => found.code,
+        "name" => found.name,
+        "full_name" => full.to_s,
+        "full_code" => full.code,
+        "group" => full.group,
+        "neighbours" => triangle.neighbours(found.code).map { |code| triangle[code].name },
+        "distance" => triangle.distance_to_boundary(here).round(1),
+        "near" => triangle.near(here).map(&:name),
+        "composition" => here.to_h.transform_values { |part| part.round(1) },
+        "estimate" => estimate
+      }
     end
   end
 
@@ -163,8 +172,13 @@ module Grittle
   # @return [Assessment]
   # @raise [InvalidObservations, UnknownName]
   def self.assess(observations, method: nil, evidence_system: nil, evidence: "full", model: Evidence::STANDARD, **parts)
-    Assessment.new(Observations.new(observations), method: method || FieldMethod.new(**parts), evidence_system: evidence_system,
-                                                   evidence: evidence, model: model)
+    Assessment.new(
+      Observations.new(observations),
+      method: method || FieldMethod.new(**parts),
+      evidence_system: evidence_system,
+      evidence: evidence,
+      model: model
+    )
   end
 
   # Everything that follows from a described profile.
@@ -177,7 +191,9 @@ module Grittle
   # @param profiles [Array<Hash>] two, as for {read_down}
   # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence"
   # @raise [InvalidInput]
-  def self.beside(*profiles) = Profile::Beside.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
+  def self.beside(*profiles)
+    Profile::Beside.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
+  end
 
   # @return [Array<Module>] the keys, each with ID, NAME, SYSTEM, SOURCE
   def self.keys = Keys::ALL

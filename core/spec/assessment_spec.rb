@@ -14,7 +14,13 @@ RSpec.describe Grittle::Assessment do
     expect(limits).to eq(5.0 => 1.0, 25.0 => 1.0, 50.0 => 0.28)
     expect(found["keys"].map { |key| key["key"] })
       .to eq %w[ribbon_and_rub field_grades sand_first rolling two_numbers texture_groups length_alone]
-    expect(found["curves"].map { |curve| curve["curve"] }).to eq %w[twenty_forty cautious flow_tiers field_grades consensus]
+    expect(found["curves"].map { |curve| curve["curve"] }).to eq %w[
+      twenty_forty
+      cautious
+      flow_tiers
+      field_grades
+      consensus
+    ]
   end
 
   {
@@ -29,27 +35,57 @@ RSpec.describe Grittle::Assessment do
   end
 
   it "says which keys agree with the main one" do
-    given = { "ball_holds" => true, "ribbons" => ribbons(37, 38, 37), "wet_rub" => "neither", "grittiness" => "moderate",
-              "stickiness" => "moderately", "shine" => "slight", "cast_strength" => "strong" }
+    given = {
+      "ball_holds" => true,
+      "ribbons" => ribbons(37, 38, 37),
+      "wet_rub" => "neither",
+      "grittiness" => "moderate",
+      "stickiness" => "moderately",
+      "shine" => "slight",
+      "cast_strength" => "strong"
+    }
     found = assess(given).to_h["keys"].to_h { |key| [key["key"], key["agreement"]] }
-    expect(found).to include("ribbon_and_rub" => nil, "sand_first" => "agree", "texture_groups" => nil, "two_numbers" => nil)
+    expect(found).to include(
+      "ribbon_and_rub" => nil,
+      "sand_first" => "agree",
+      "texture_groups" => nil,
+      "two_numbers" => nil
+    )
   end
 
   # One set of answers by every key in turn: its own names, a scale to read ribbons on, and what to do about a limit.
   {
-    "ribbon_and_rub" => [4, "On the limit: clay loam 92 %, clay 8 %.", "one_more"], "field_grades" => [7, /clay loam, sandy/, "one_more"],
-    "sand_first" => [5, "Clay loam.", "one_more"], "rolling" => [1, "15 of 15 classes are still possible.", "clear"],
-    "two_numbers" => [1, /clay loam 93 %/, "clear"], "texture_groups" => [5, "Moderately fine.", "clear"],
+    "ribbon_and_rub" => [4, "On the limit: clay loam 92 %, clay 8 %.", "one_more"],
+    "field_grades" => [7, /clay loam, sandy/, "one_more"],
+    "sand_first" => [5, "Clay loam.", "one_more"],
+    "rolling" => [1, "15 of 15 classes are still possible.", "clear"],
+    "two_numbers" => [1, /clay loam 93 %/, "clear"],
+    "texture_groups" => [5, "Moderately fine.", "clear"],
     "length_alone" => [5, "On the limit: loam 65 %, clay 35 %.", "clear"]
   }.each do |key, (tiers, sentence, advice)|
     it "leads by #{key}" do
-      found = assess({ "ball_holds" => true, "ribbons" => ribbons(44, 47, 43), "wet_rub" => "neither", "grittiness" => "moderate",
-                       "sand_estimate" => { "percent" => 31 } }, key: key, system: "uk")
+      found =
+        assess(
+          {
+            "ball_holds" => true,
+            "ribbons" => ribbons(44, 47, 43),
+            "wet_rub" => "neither",
+            "grittiness" => "moderate",
+            "sand_estimate" => {
+              "percent" => 31
+            }
+          },
+          key: key,
+          system: "uk"
+        )
       expect(found.ruler["tiers"].size).to eq tiers
       expect(found.sentence).to match(sentence)
       expect(found.main["advice"]["state"]).to match(advice)
       expect(found.to_h["keys"].map { |one| one["key"] }.first).to eq key
-      expect(found.to_h["systems"].to_h { |one| [one["system"], one["class"]] }).to include("uk" => "clay loam", "canada" => "clay loam")
+      expect(found.to_h["systems"].to_h { |one| [one["system"], one["class"]] }).to include(
+        "uk" => "clay loam",
+        "canada" => "clay loam"
+      )
     end
   end
 
@@ -87,6 +123,8 @@ RSpec.describe Grittle::Assessment do
     { key: "guess" } => /no key “guess”/,
     { unit: "ell" } => /no unit “ell”/
   }.each do |options, sentence|
-    it("refuses #{options}") { expect { assess({ "ribbons" => ribbons(40) }, **options).to_h }.to refuse_with(Grittle::UnknownName, sentence) }
+    it("refuses #{options}") do
+      expect { assess({ "ribbons" => ribbons(40) }, **options).to_h }.to refuse_with(Grittle::UnknownName, sentence)
+    end
   end
 end

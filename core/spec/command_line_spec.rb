@@ -15,10 +15,14 @@ RSpec.describe "bin/grittle" do
   end
 
   it "classifies a CSV, keeps other columns and says what is wrong with a row" do
-    out, _, status = grittle("classify", "--near", input: "id,Clay,SAND,note\n1,20,40,\"a, b\"\n2,50,60,\n3,20,65,\n4,x,1,\n")
+    out, _, status =
+      grittle("classify", "--near", input: "id,Clay,SAND,note\n1,20,40,\"a, b\"\n2,50,60,\n3,20,65,\n4,x,1,\n")
     expect(out.lines(chomp: true)).to match [
-      "id,Clay,SAND,note,texture_usda,texture_problem", "1,20,40,\"a, b\",L,", /\A2,50,60,,,"Sand, silt and clay add up to 110/,
-      "3,20,65,,SCL/SL,", /\A4,x,1,,,"Clay must be a percentage/
+      "id,Clay,SAND,note,texture_usda,texture_problem",
+      "1,20,40,\"a, b\",L,",
+      /\A2,50,60,,,"Sand, silt and clay add up to 110/,
+      "3,20,65,,SCL/SL,",
+      /\A4,x,1,,,"Clay must be a percentage/
     ]
     expect(status).to eq 1
   end
@@ -33,11 +37,18 @@ RSpec.describe "bin/grittle" do
 
   # What comes out of spreadsheets and loggers, as bytes.
   {
-    "a row with too many fields" => ["sand,clay\n1,2,3\n40,20\n", /\A1,2,3,,"The row has 3 fields, the header has 2\."\n40,20,L,\n\z/, 1],
+    "a row with too many fields" => [
+      "sand,clay\n1,2,3\n40,20\n",
+      /\A1,2,3,,"The row has 3 fields, the header has 2\."\n40,20,L,\n\z/,
+      1
+    ],
     "a row with too few" => ["id,sand,clay\n40,20\n", /\A40,20,,,"The row has 2 fields, the header has 3\."\n\z/, 1],
-    "a stray quote" => ["n,sand,clay\n\"a,40,20\nb,40,20\n\"c\",40,20\n5\" pipe,40,20\nd,65,10\n",
-                        /\A"a,40,20,,"The row has a quote[^\n]+\nb,40,20,L,\n"c",40,20,L,\n5" pipe,40,20,,"The row[^\n]+\nd,65,10,SL,\n\z/,
-                        1],
+    "a stray quote" => [
+      "n,sand,clay\n\"a,40,20\nb,40,20\n\"c\",40,20\n5\" pipe,40,20\nd,65,10\n",
+      Regexp.new('\A"a,40,20,,"The row has a quote[^\n]+\nb,40,20,L,\n' \
+                 '"c",40,20,L,\n5" pipe,40,20,,"The row[^\n]+\nd,65,10,SL,\n\z'),
+      1
+    ],
     "cells over two lines" => ["n,sand,clay\n\"a\nb\"\"\",40,20\n", "\"a\nb\"\"\",40,20,L,\n", 0],
     "bytes that are no UTF-8" => ["sand,clay,n\n40,20,b\xF6den\n", "40,20,b\xF6den,L,\n", 0],
     "carriage returns alone" => ["sand,clay\r40,20\r65,10\r", "40,20,L,\n65,10,SL,\n", 0],
@@ -72,8 +83,16 @@ RSpec.describe "bin/grittle" do
     observations = { "ball_holds" => true, "ribbons" => ribbons(46, 53, 61), "wet_rub" => "very_smooth" }
     out, = grittle("assess", input: JSON.pretty_generate(observations))
     expect(JSON.parse(out)).to eq JSON.parse(JSON.generate(Grittle.assess(observations).to_h))
-    expect(JSON.parse(out)["evidence"].keys).to include("classes", "mean", "sd", "entropy_bits", "settled", "sentence", "region",
-                                                        "next_tests")
+    expect(JSON.parse(out)["evidence"].keys).to include(
+      "classes",
+      "mean",
+      "sd",
+      "entropy_bits",
+      "settled",
+      "sentence",
+      "region",
+      "next_tests"
+    )
     out, _, status = grittle("assess", "--limits", "contest", input: "#{JSON.generate(observations)}\n{}\n")
     expect([out.lines.size, status]).to eq [2, 0]
   end

@@ -5,14 +5,18 @@ require "open3"
 
 RSpec.describe Grittle do
   it "loads with Ruby alone: no gem, no standard library" do
-    script = "before = $LOADED_FEATURES.dup; require '#{File.expand_path('../lib/grittle', __dir__)}'; puts $LOADED_FEATURES - before"
+    script = "before = $LOADED_FEATURES.dup; require '#{File.expand_path('../lib/grittle',
+                                                                         __dir__)}'; puts $LOADED_FEATURES - before"
     out, = Open3.capture2({ "RUBYOPT" => nil }, "ruby", "--disable-gems", "-e", script)
     expect(out.lines(chomp: true)).to all include("/core/lib/grittle")
   end
 
   it "classifies from two of three" do
     expect(described_class.classify(sand: 40, clay: 20).name).to eq "loam"
-    expect { described_class.classify(sand: 40, clay: 20, system: "moon") }.to refuse_with(Grittle::UnknownName, /no system “moon”/)
+    expect { described_class.classify(sand: 40, clay: 20, system: "moon") }.to refuse_with(
+      Grittle::UnknownName,
+      /no system “moon”/
+    )
   end
 
   it "names each key's system and source" do

@@ -5,7 +5,10 @@ require_relative "spec_helper"
 # What once said something that is wrong, or kept quiet about something that is not: each with the sentence that is said
 # now. Common practice, no source, but where a line names one.
 RSpec.describe Grittle do
-  B = { "ball_holds" => true }.freeze # rubocop:disable RSpec/LeakyConstantDeclaration, Lint/ConstantDefinitionInBlock -- in every row
+  B = {
+    "ball_holds" =>
+      true
+  }.freeze # rubocop:disable RSpec/LeakyConstantDeclaration, Lint/ConstantDefinitionInBlock -- in every row
 
   def assessed(given, **method) = described_class.assess(given, **method).to_h
   def contradicted(given) = assessed(given)["contradictions"].to_h { |one| one.values_at("rule", "sentence") }
@@ -14,8 +17,10 @@ RSpec.describe Grittle do
 
   describe "a hand too sticky or too wet to push a ribbon" do
     {
-      B.merge("ribbon_forms" => false, "stickiness" => "very") => /No ribbon forms, yet it is sticky: soil too wet, or a hand too sticky/,
-      B.merge("ribbons" => ribbons(15), "stickiness" => "very", "wet_rub" => "neither") => /A short ribbon, yet very sticky/,
+      B.merge("ribbon_forms" => false, "stickiness" => "very") =>
+        /No ribbon forms, yet it is sticky: soil too wet, or a hand too sticky/,
+      B.merge("ribbons" => ribbons(15), "stickiness" => "very", "wet_rub" => "neither") =>
+        /A short ribbon, yet very sticky/,
       B.merge("ribbons" => ribbons(49), "stickiness" => "very") => /A short ribbon, yet very sticky/,
       B.merge("ribbons" => ribbons(60), "stickiness" => "slightly") => /A long ribbon, yet hardly sticky/
     }.each do |given, sentence|
@@ -28,15 +33,23 @@ RSpec.describe Grittle do
   end
 
   it "does not doubt the 130 mm of a heavy clay" do
-    expect(contradicted(B.merge("ribbons" => ribbons(130, 128, 133), "stickiness" => "very", "shine" => "strong"))).to be_empty
+    expect(
+      contradicted(B.merge("ribbons" => ribbons(130, 128, 133), "stickiness" => "very", "shine" => "strong"))
+    ).to be_empty
   end
 
   it "speaks of the curve that is chosen" do
     said = lambda { |curve|
-      assessed(B.merge("ribbons" => ribbons(26), "wet_rub" => "neither", "grittiness" => "slight"), curve: curve)["evidence"]["beside_key"]
+      assessed(B.merge("ribbons" => ribbons(26), "wet_rub" => "neither", "grittiness" => "slight"), curve: curve)[
+        "evidence"
+      ][
+        "beside_key"
+      ]
     }
-    expect(said["consensus"]["sentence"]).to eq "The key's limit is 25 mm; by the curve “Consensus” that is 21 % clay, " \
-                                                "and clay loams begin at 27."
+    expect(
+      said["consensus"]["sentence"]
+    ).to eq "The key's limit is 25 mm; by the curve “Consensus” that is 21 % clay, " \
+            "and clay loams begin at 27."
     expect(said["cautious"]["sentence"]).to include("“Cautious” that is 10 % clay")
   end
 
@@ -56,16 +69,21 @@ RSpec.describe Grittle do
 
   it "takes very fine sand for what it is" do
     given = B.merge("wet_rub" => "very_smooth", "sand_grade" => "very_fine", "decanted_sand" => "most")
-    expect(contradicted(given)["very_fine_sand_feels_smooth"]).to include("very fine sand feels smooth. Let the cloudy water run off")
-    expect(contradicted(B.merge("wet_rub" => "very_gritty",
-                                "decanted_sand" => "trace"))["gritty_but_nothing_left"]).to include("hardly any sand stays")
+    expect(contradicted(given)["very_fine_sand_feels_smooth"]).to include(
+      "very fine sand feels smooth. Let the cloudy water run off"
+    )
+    expect(
+      contradicted(B.merge("wet_rub" => "very_gritty", "decanted_sand" => "trace"))["gritty_but_nothing_left"]
+    ).to include("hardly any sand stays")
   end
 
   it "names no organic soil “Sand”" do
     found = described_class.assess({ "ball_holds" => false, "moisture_rounds" => 1, "blind_spots" => ["organic"] })
     expect(found.to_h["keys"].flat_map { |key| key["outcomes"] }).to be_empty
-    expect(found.sentence).to eq "Marked as organic. Organic soil gets no texture class: call it peat, mucky peat or muck, " \
-                                 "or give a reason for a class."
+    expect(
+      found.sentence
+    ).to eq "Marked as organic. Organic soil gets no texture class: call it peat, mucky peat or muck, " \
+            "or give a reason for a class."
   end
 
   it "says percentages that add up to 100" do
@@ -85,14 +103,19 @@ RSpec.describe Grittle do
   end
 
   it "settles nothing while the key still asks" do
-    given = B.merge("ribbons" => ribbons(95, 96, 97), "stickiness" => "very", "shine" => "strong", "plasticity" => "very")
+    given =
+      B.merge("ribbons" => ribbons(95, 96, 97), "stickiness" => "very", "shine" => "strong", "plasticity" => "very")
     expect(assessed(given)["evidence"]["settled"]).to be false # the rub is not made
     expect(assessed(given.merge("wet_rub" => "neither"))["evidence"]["settled"]).to be true
     expect(assessed(given.merge("wet_rub" => "neither"))["rules_of_thumb"]).to be_empty
   end
 
   it "does not find a very smooth stub near loamy sand" do
-    notes = ->(rub) { assessed(B.merge("ribbons" => ribbons(12, 12), "wet_rub" => rub))["keys"].first["notes"].map { |note| note["rule"] } }
+    notes = lambda do |rub|
+      assessed(B.merge("ribbons" => ribbons(12, 12), "wet_rub" => rub))["keys"].first["notes"].map do |note|
+        note["rule"]
+      end
+    end
     expect([notes["very_smooth"], notes["very_gritty"]]).to match [not_include("near_stub"), include("near_stub")]
   end
 
@@ -100,7 +123,12 @@ RSpec.describe Grittle do
     def profile(*rows, system: "usda")
       depth = 0
       horizons = rows.map do |name, code, own|
-        { "designation" => name, "upper_cm" => depth, "lower_cm" => depth += 30, "readings" => code ? [reading(code, own, system)] : [] }
+        {
+          "designation" => name,
+          "upper_cm" => depth,
+          "lower_cm" => depth += 30,
+          "readings" => code ? [reading(code, own, system)] : []
+        }
       end
       described_class.read_down("name" => "P", "naming_system" => "usda", "horizons" => horizons)
     end
@@ -121,7 +149,10 @@ RSpec.describe Grittle do
 
     it "finds water under an organic layer, and between two finer ones" do
       found = profile(["O", nil], %w[E S], %w[Bt C])
-      expect(found["perching"].map { |one| one.values_at("boundary", "kind") }).to eq [[1, "hangs_over_coarser"], [2, "stands_on_finer"]]
+      expect(found["perching"].map { |one| one.values_at("boundary", "kind") }).to eq [
+        [1, "hangs_over_coarser"],
+        [2, "stands_on_finer"]
+      ]
       expect(found["sandwiches"].map { |one| one["layer"] }).to eq ["E"]
     end
 
@@ -137,7 +168,9 @@ RSpec.describe Grittle do
   end
 
   it "does not jump between ribbons of 4.9 and 5.0 mm, nor count one answer twice" do
-    sand = ->(mm) { assessed(B.merge("ribbons" => ribbons(mm, mm, mm), "wet_rub" => "very_smooth"))["evidence"]["mean"]["sand"] }
+    sand = lambda do |mm|
+      assessed(B.merge("ribbons" => ribbons(mm, mm, mm), "wet_rub" => "very_smooth"))["evidence"]["mean"]["sand"]
+    end
     expect((sand[4.9] - sand[5.0]).abs).to be < 1
     felt = ->(given) { assessed(given)["evidence"]["felt"] }
     expect(felt[{ "ball_holds" => false, "cast_strength" => "none" }]).to eq 1

@@ -6,7 +6,14 @@ RSpec.describe "the desk table" do
   def write(*rows) = api_put("/api/profiles/#{profile.id}/table", { rows: rows })
 
   def row(horizon, **more)
-    { id: horizon.id, version: horizon.lock_version, designation: horizon.designation, upper_cm: 0, lower_cm: 20, **more }
+    {
+      id: horizon.id,
+      version: horizon.lock_version,
+      designation: horizon.designation,
+      upper_cm: 0,
+      lower_cm: 20,
+      **more
+    }
   end
 
   it "is written as a whole, boundaries that trade places too, and undone as a whole" do
@@ -23,7 +30,11 @@ RSpec.describe "the desk table" do
     refused = write(row(profile.horizons.first, upper_cm: "deep", described: { roots: "lots" }),
                     { designation: "C", upper_cm: 10, lower_cm: 5 })
     expect(refused["errors"].map { |one| one["pointer"] }).to eq %w[/rows/0/upper_cm /rows/1/lower_cm]
-    expect(write({ designation: "C", upper_cm: 50, lower_cm: 70 })).to be_refused(422, "/rows/0/upper_cm", /C, 50 to 70 cm, overlaps B/)
+    expect(write({ designation: "C", upper_cm: 50, lower_cm: 70 })).to be_refused(
+      422,
+      "/rows/0/upper_cm",
+      /C, 50 to 70 cm, overlaps B/
+    )
     expect(write(row(profile.horizons.first, version: 7))).to be_refused(409, nil, /another window/)
     expect(Horizon.count).to eq 2
   end

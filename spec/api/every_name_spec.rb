@@ -13,10 +13,25 @@ RSpec.describe "every name that a key gives" do
   # Two readings of one horizon: every code, and the one that stands farthest from it in the key's list.
   def texture(horizon, key, system, code)
     reading = begin_reading(horizon)
-    reading = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], key: key, answers: { wet_rub: "neither" },
-                                                                **(Grittle::TRIANGLES.key?(system) ? { system: system } : {}) })
+    reading =
+      api_patch(
+        "/api/readings/#{reading['id']}",
+        {
+          version: reading["version"],
+          key: key,
+          answers: {
+            wet_rub: "neither"
+          },
+          **(Grittle::TRIANGLES.key?(system) ? { system: system } : {})
+        }
+      )
     assigned = assign(reading, code, reason: "as the table has it")
-    expect(assigned["assigned"]).to include("code" => code, "key" => key, "name" => be_a(String), "full_name" => be_a(String))
+    expect(assigned["assigned"]).to include(
+      "code" => code,
+      "key" => key,
+      "name" => be_a(String),
+      "full_name" => be_a(String)
+    )
   end
 
   def file(path)
@@ -37,21 +52,25 @@ RSpec.describe "every name that a key gives" do
       shown = api_get("/api/profiles/#{profile.id}")
       expect(last_response.status).to eq 200
       expect(shown["horizons"].map { |one| one["named"]["code"] }).to eq codes.rotate(codes.size / 2)
-      expect(shown["horizons"].map { |one| one["readings"].map { |reading| reading["apart"] } }).to all(match([be_a(Integer), nil]))
+      expect(shown["horizons"].map { |one| one["readings"].map { |reading| reading["apart"] } }).to all(
+        match([be_a(Integer), nil])
+      )
       other = profile_with(["A", 0, codes.size * 4])
       texture(other.horizons.first, "ribbon_and_rub", "usda", "L")
       api_get("/api/profiles/#{profile.id}/beside/#{other.id}")
       expect(last_response.status).to eq 200
 
       book = JSON.parse(file("/api/export?format=json&of=profile&id=#{profile.id}"))
-      expect(book["horizons"].map { |row| row["texture"] }).to eq(shown["horizons"].map { |one| one["named"]["full_name"] })
+      expect(book["horizons"].map { |row| row["texture"] }).to eq(
+        shown["horizons"].map { |one| one["named"]["full_name"] }
+      )
       %w[pdf svg triangle package].each { |format| file("/api/export?format=#{format}&of=profile&id=#{profile.id}") }
       taken = Exchange::Book.new(Exchange::Tables::ALL.to_h { |table| [table.name, book[table.name]] }, {})
       expect(taken.problems.to_a).to be_empty
       taken.take_in
-      expect(Profile.last.horizons.map { |horizon| horizon.class_given.to_h }).to eq(profile.horizons.reload.map { |horizon|
-        horizon.class_given.to_h
-      })
+      expect(Profile.last.horizons.map { |horizon| horizon.class_given.to_h }).to eq(
+        profile.horizons.reload.map { |horizon| horizon.class_given.to_h }
+      )
     end
   end
 end

@@ -11,7 +11,11 @@ RSpec.describe "the fieldbook on its way out and in" do
 
   def send_file(bytes, name: "file")
     post "/api/imports?name=#{Rack::Utils.escape(name)}", bytes,
-         { "CONTENT_TYPE" => "application/octet-stream", "HTTP_IDEMPOTENCY_KEY" => SecureRandom.uuid, "HTTP_HOST" => "127.0.0.1" }
+         {
+           "CONTENT_TYPE" => "application/octet-stream",
+           "HTTP_IDEMPOTENCY_KEY" => SecureRandom.uuid,
+           "HTTP_HOST" => "127.0.0.1"
+         }
     JSON.parse(last_response.body)
   end
 
@@ -25,7 +29,9 @@ RSpec.describe "the fieldbook on its way out and in" do
 
   def zip(files)
     io = StringIO.new
-    ZipKit::Streamer.open(io) { |out| files.each { |name, text| out.write_deflated_file(name) { |sink| sink << text } } }
+    ZipKit::Streamer.open(io) do |out|
+      files.each { |name, text| out.write_deflated_file(name) { |sink| sink << text } }
+    end
     io.string
   end
 
@@ -37,18 +43,27 @@ RSpec.describe "the fieldbook on its way out and in" do
   end
 
   def empty
-    ActiveRecord::Base.connection.disable_referential_integrity { Exchange::Tables::ALL.reverse_each { |table| table.model.delete_all } }
+    ActiveRecord::Base.connection.disable_referential_integrity do
+      Exchange::Tables::ALL.reverse_each { |table| table.model.delete_all }
+    end
   end
 
   # Everything that is kept, with each id replaced by its place, so that two databases can be compared.
   def everything
     book = JSON.parse(export("json"))
-    places = Exchange::Tables::ALL.to_h { |table| [table.name, book[table.name].each_with_index.to_h { |row, place| [row["id"], place] }] }
+    places =
+      Exchange::Tables::ALL.to_h do |table|
+        [table.name, book[table.name].each_with_index.to_h { |row, place| [row["id"], place] }]
+      end
     Exchange::Tables::ALL.to_h { |table| [table.name, book[table.name].map { |row| placed(table, row, places) }] }
   end
 
   def placed(table, row, places)
-    refs = table.columns.select { |column| column.kind == :ref }.to_h { |column| [column.name, places[column.to][row[column.name]]] }
+    refs =
+      table
+      .columns
+      .select { |column| column.kind == :ref }
+      .to_h { |column| [column.name, places[column.to][row[column.name]]] }
     row.merge(refs, spoken_of(table.name, row, places), "id" => places[table.name][row["id"]])
   end
 
@@ -91,7 +106,8 @@ RSpec.describe "the fieldbook on its way out and in" do
       kept += %w[verdict verdict_for classed speaks_id named class_system class_code open touched_at]
       Exchange::Tables::ALL.each do |table|
         written = table.columns.map { |column| column.kind == :person ? "#{column.name}_id" : column.name }
-        expect(table.model.column_names - written - kept).to be_empty, "#{table.name}: #{table.model.column_names - written - kept}"
+        missing = table.model.column_names - written - kept
+        expect(missing).to be_empty, "#{table.name}: #{missing}"
       end
       tables = Exchange::Tables::ALL.map(&:name) + %w[observers fieldbooks kept_responses search_terms schema_migrations
                                                       ar_internal_metadata]
@@ -106,20 +122,31 @@ RSpec.describe "the fieldbook on its way out and in" do
         rows = CSV.parse(files[resource["path"]], headers: true)
         expect(rows.headers).to eq(resource["schema"]["fields"].map { |field| field["name"] })
       end
-      expect(CSV.parse(files["horizons.csv"], headers: true).map { |row| row["texture"] }).to include "clay", "sandy loam"
+      expect(CSV.parse(files["horizons.csv"], headers: true).map { |row| row["texture"] }).to include "clay",
+                                                                                                      "sandy loam"
     end
 
     it "writes JSON that its published schema takes, and would not take otherwise" do
-      schema = JSONSchemer.schema(JSON.parse(File.read(File.expand_path("../../docs/exchange-schema.json", __dir__))), format: true)
+      schema =
+        JSONSchemer.schema(
+          JSON.parse(File.read(File.expand_path("../../docs/exchange-schema.json", __dir__))),
+          format: true
+        )
       book = JSON.parse(export("json"))
       expect(schema.validate(book).map { |error| error["error"] }).to eq []
       book["horizons"].first["roots"] = "lots"
       book["sites"].first["taste"] = 1
-      expect(schema.validate(book).map { |error| error["data_pointer"] }).to contain_exactly("/horizons/0/roots", "/sites/0/taste")
+      expect(schema.validate(book).map { |error| error["data_pointer"] }).to contain_exactly(
+        "/horizons/0/roots",
+        "/sites/0/taste"
+      )
     end
 
     it "names the keys and links of the package by tables that are there" do
-      resources = JSON.parse(sheets(export("package"))["datapackage.json"])["resources"].to_h { |one| [one["name"], one["schema"]] }
+      resources =
+        JSON.parse(sheets(export("package"))["datapackage.json"])["resources"].to_h do |one|
+          [one["name"], one["schema"]]
+        end
       resources.each_value do |schema|
         names = schema["fields"].map { |field| field["name"] }
         expect(names).to include(schema["primaryKey"], *schema["foreignKeys"].map { |link| link["fields"] })
@@ -139,7 +166,10 @@ RSpec.describe "the fieldbook on its way out and in" do
       profile = Profile.find_by!(name: "Tare 1").id
       %w[svg triangle].each do |format|
         drawn = Nokogiri::XML(export(format, of: "profile", id: profile), &:strict)
-        expect(last_response.headers).to include("content-type" => "image/svg+xml", "content-disposition" => /tare-1\.svg/)
+        expect(last_response.headers).to include(
+          "content-type" => "image/svg+xml",
+          "content-disposition" => /tare-1\.svg/
+        )
         expect(drawn.remove_namespaces!.xpath("//text").map(&:text).join(" ")).to include("Bt")
       end
       expect(export("pdf", of: "profile", id: profile)).to start_with "%PDF"
@@ -154,7 +184,10 @@ RSpec.describe "the fieldbook on its way out and in" do
       sites = Site.count
       expect(take_in(JSON.generate(points))["state"]).to eq "done"
       expect(Site.count).to eq 2 * sites
-      expect(Site.last.seen.slice("latitude", "longitude")).to eq Site.find_by!(name: Site.last.name).seen.slice("latitude", "longitude")
+      expect(Site.last.seen.slice("latitude", "longitude")).to eq Site
+        .find_by!(name: Site.last.name)
+        .seen
+        .slice("latitude", "longitude")
     end
   end
 
@@ -171,8 +204,15 @@ RSpec.describe "the fieldbook on its way out and in" do
 
     it "is understood whatever the order, the units and the decimal sign, and taken in" do
       sent = send_file(messy, name: "../../etc/valley pits.csv")
-      expect(sent["table"]).to include("unit" => "in", "targets" => %w[lower_cm note designation upper_cm profile texture moist_colour])
-      expect(take_in(messy, name: "../../etc/valley pits.csv")).to include("state" => "done", "done" => 3, "name" => "valley pits")
+      expect(sent["table"]).to include(
+        "unit" => "in",
+        "targets" => %w[lower_cm note designation upper_cm profile texture moist_colour]
+      )
+      expect(take_in(messy, name: "../../etc/valley pits.csv")).to include(
+        "state" => "done",
+        "done" => 3,
+        "name" => "valley pits"
+      )
       layers = Profile.find_by!(name: "A1").horizons.map do |one|
         [one.designation, one.lower_cm.to_f, one.class_given.code, one.moist_colour]
       end
@@ -191,8 +231,14 @@ RSpec.describe "the fieldbook on its way out and in" do
         ["row 5", "The horizon has no name."], ["row 6", /100 to 95 cm runs upwards/]
       ]
       expect(api_post("/api/imports/#{sent['id']}/run", {})).to be_refused(422, nil, /Nothing is imported/)
-      expect(api_put("/api/imports/#{sent['id']}/mapping",
-                     { targets: ["profile", "designation", "upper_cm", "lower_cm", nil, nil], unit: "in" })["problem_count"]).to eq 4
+      expect(
+        api_put(
+          "/api/imports/#{sent['id']}/mapping",
+          { targets: ["profile", "designation", "upper_cm", "lower_cm", nil, nil], unit: "in" }
+        )[
+          "problem_count"
+        ]
+      ).to eq 4
       expect(api_put("/api/imports/#{sent['id']}/mapping",
                      { targets: ["site"] * 6, unit: "cm" })).to be_refused(422, "/targets", /Two columns/)
       expect(Horizon.count).to eq 0
@@ -215,14 +261,23 @@ RSpec.describe "the fieldbook on its way out and in" do
     let(:book) { { "format" => "grittle-fieldbook", "version" => "1" } }
 
     it "unfolds no ZIP bomb" do
-      bomb = zip("datapackage.json" => JSON.generate(Exchange::Package.descriptor), "sites.csv" => "id,name\n1,#{'0' * 60_000_000}\n")
+      bomb =
+        zip(
+          "datapackage.json" => JSON.generate(Exchange::Package.descriptor),
+          "sites.csv" => "id,name\n1,#{'0' * 60_000_000}\n"
+        )
       expect(bomb.bytesize).to be < 100_000
       expect(send_file(bomb)).to be_refused(422, "/file", /unfolds to more than/)
     end
 
     it "writes nothing under a name that a ZIP brings" do
-      evil = zip("datapackage.json" => JSON.generate(Exchange::Package.descriptor), "../../evil.csv" => "x", "/etc/evil" => "x",
-                 "sites.csv" => "id,name\n1,Kame\n")
+      evil =
+        zip(
+          "datapackage.json" => JSON.generate(Exchange::Package.descriptor),
+          "../../evil.csv" => "x",
+          "/etc/evil" => "x",
+          "sites.csv" => "id,name\n1,Kame\n"
+        )
       expect(take_in(evil)["state"]).to eq "done"
       expect(Site.pluck(:name)).to eq ["Kame"]
       expect(Dir.glob(File.join(Files::ROOT, "**", "*evil*"))).to be_empty
@@ -232,14 +287,25 @@ RSpec.describe "the fieldbook on its way out and in" do
       io = StringIO.new
       packed = Zlib::Deflate.new(nil, -Zlib::MAX_WBITS).deflate("{" * 500, Zlib::SYNC_FLUSH)
       ZipKit::Streamer.open(io) do |out|
-        out.add_deflated_entry(filename: "datapackage.json", compressed_size: packed.bytesize, uncompressed_size: 500, crc32: 0)
+        out.add_deflated_entry(
+          filename: "datapackage.json",
+          compressed_size: packed.bytesize,
+          uncompressed_size: 500,
+          crc32: 0
+        )
         out << packed
       end
       expect(send_file(io.string)).to be_refused(422, "/file", /damaged or cut off/)
       whole = zip("datapackage.json" => JSON.generate(Exchange::Package.descriptor), "sites.csv" => "id,name\n1,Kame\n")
       stored = StringIO.new
-      ZipKit::Streamer.open(stored) { |out| out.write_stored_file("datapackage.json") { |sink| sink << JSON.generate(Exchange::Package.descriptor) } }
-      expect(send_file(stored.string.sub("Pieces of land", "Pieces of sand"))).to be_refused(422, "/file", /damaged or cut off/)
+      ZipKit::Streamer.open(stored) do |out|
+        out.write_stored_file("datapackage.json") { |sink| sink << JSON.generate(Exchange::Package.descriptor) }
+      end
+      expect(send_file(stored.string.sub("Pieces of land", "Pieces of sand"))).to be_refused(
+        422,
+        "/file",
+        /damaged or cut off/
+      )
       expect(send_file(whole)["problems"]).to eq []
     end
 
@@ -260,9 +326,15 @@ RSpec.describe "the fieldbook on its way out and in" do
       point = { type: "Feature", geometry: { type: "Point", coordinates: [1, 2] }, properties: { name: "x" } }
       many = JSON.generate(type: "FeatureCollection", features: [point] * 11_000)
       expect(send_file(many)).to be_refused(422, "/file", /11000 features; at most 10000/)
-      expect(send_file(%({"type":"FeatureCollection","features":["#{'x' * 9_000_000}"]}))).to be_refused(422, "/file", /at most 8 MB/)
+      expect(send_file(%({"type":"FeatureCollection","features":["#{'x' * 9_000_000}"]}))).to be_refused(
+        422,
+        "/file",
+        /at most 8 MB/
+      )
       line = { type: "FeatureCollection",
-features: [{ type: "Feature", geometry: { type: "MultiPoint", coordinates: [[1, 2]] * 1000 }, properties: { name: "x" } }] }
+features: [
+  { type: "Feature", geometry: { type: "MultiPoint", coordinates: [[1, 2]] * 1000 }, properties: { name: "x" } }
+] }
       expect(send_file(JSON.generate(line))["problems"]).to eq [{ "place" => "feature 1",
 "sentence" => "A site is a point, not a MultiPoint." }]
     end
@@ -273,15 +345,30 @@ features: [{ type: "Feature", geometry: { type: "MultiPoint", coordinates: [[1, 
                "horizons" => [{ "id" => 1, "profile_id" => 1, "designation" => "A", "upper_cm" => 9, "lower_cm" => 2 }],
                "answers" => [{ "id" => 1, "reading_id" => 1, "observation" => "taste", "value" => true,
 "given_at" => "2026-05-31T10:05:00Z" }],
-               "assignments" => [{ "id" => 1, "reading_id" => 1, "code" => "C", "override" => false, "rules_version" => "1",
-                                   "system" => "usda", "result" => { "key" => "x" },
-                                   "assigned_at" => "yesterday" }] }
+               "assignments" => [
+                 {
+                   "id" => 1,
+                   "reading_id" => 1,
+                   "code" => "C",
+                   "override" => false,
+                   "rules_version" => "1",
+                   "system" => "usda",
+                   "result" => {
+                     "key" => "x"
+                   },
+                   "assigned_at" => "yesterday"
+                 }
+               ] }
       said = send_file(JSON.generate(book.merge(rows)))["problems"].map { |one| one["sentence"] }.join(" ")
-      ["Aspect has no “up”", "The id 1 stands twice", "There is no sites 7", "no kind “tunnel”", "9 to 2 cm runs upwards",
-       "no observation “taste”",
-       "must be a time such as"].each do |sentence|
-        expect(said).to include sentence
-      end
+      [
+        "Aspect has no “up”",
+        "The id 1 stands twice",
+        "There is no sites 7",
+        "no kind “tunnel”",
+        "9 to 2 cm runs upwards",
+        "no observation “taste”",
+        "must be a time such as"
+      ].each { |sentence| expect(said).to include sentence }
     end
   end
 end

@@ -7,7 +7,10 @@ RSpec.describe "the fieldbook" do
     expect(profile).to include("kind_name" => "Hand auger", "horizons" => [], "next_horizon_id" => nil)
     api_post("/api/profiles/#{profile['id']}/horizons", { designation: "C", upper_cm: 45.5, lower_cm: 80 })
     profile = api_post("/api/profiles/#{profile['id']}/horizons", { designation: "Ap", upper_cm: 0, lower_cm: 22 })
-    expect(profile["horizons"].map { |h| h.values_at("designation", "upper_cm", "lower_cm") }).to eq [["Ap", 0, 22], ["C", 45.5, 80]]
+    expect(profile["horizons"].map { |h| h.values_at("designation", "upper_cm", "lower_cm") }).to eq [
+      ["Ap", 0, 22],
+      ["C", 45.5, 80]
+    ]
     expect(profile["gaps"].map { |gap| gap["sentence"] }).to eq ["No horizon from 22 to 45.5 cm."]
     expect(api_get("/api/sites")).to include("total" => 1, "pages" => 1)
   end
@@ -18,7 +21,11 @@ RSpec.describe "the fieldbook" do
     changed = api_patch("/api/horizons/#{horizon.id}", { version: 0, lower_cm: 70 })
     expect(changed["horizons"].last["lower_cm"]).to eq 70
     expect(Revision.last.was).to include("lower_cm" => "60.0")
-    expect(api_patch("/api/horizons/#{horizon.id}", { version: 0, lower_cm: 90 })).to be_refused(409, nil, /another window/)
+    expect(api_patch("/api/horizons/#{horizon.id}", { version: 0, lower_cm: 90 })).to be_refused(
+      409,
+      nil,
+      /another window/
+    )
   end
 
   {
@@ -84,7 +91,13 @@ RSpec.describe "the fieldbook" do
     expect(listed.last["profiles"].first["id"]).to eq other.id
     lines = api_get("/api/sites/#{site.id}/profiles?page=2")
     expect(lines).to include("total" => 60, "pages" => 2, "site" => { "id" => site.id, "name" => "Grid" })
-    expect(lines["profiles"].last).to include("name" => "G59", "horizons" => 1, "textured" => 0, "depth_cm" => 25, "designations" => "A")
+    expect(lines["profiles"].last).to include(
+      "name" => "G59",
+      "horizons" => 1,
+      "textured" => 0,
+      "depth_cm" => 25,
+      "designations" => "A"
+    )
     expect(api_get("/api/work")["work"]["title"]).to eq "Slope 1, A"
   end
 
@@ -95,7 +108,11 @@ RSpec.describe "the fieldbook" do
     expect(changed).to include("hand" => "Olm", "version" => 1, "method_name" => "Ribbon and rub, inch tiers")
     expect(api_get("/api/readings/#{before['id']}")["method"]["limit_set"]).to eq "metric"
     expect(begin_reading(profile.horizons.last)["method"]).to include("limit_set" => "inch_tiers", "unit" => "in")
-    expect(api_patch("/api/profiles/#{profile.id}", { version: 0, name: "Late" })).to be_refused(409, nil, /another window/)
+    expect(api_patch("/api/profiles/#{profile.id}", { version: 0, name: "Late" })).to be_refused(
+      409,
+      nil,
+      /another window/
+    )
   end
 
   it "knows one observer by one name" do
@@ -120,7 +137,11 @@ RSpec.describe "the fieldbook" do
 
   it "says what changes from horizon to horizon, where both are textured and touch" do
     profile = profile_with(["O", 0, 5], ["E", 5, 30], ["Bt", 30, 60], ["C", 70, 90], hand: "Ines")
-    { 1 => [14, "SL", "very_gritty"], 2 => [80, "C", "neither"], 3 => [40, "CL", "neither"] }.each do |place, (mm, code, rub)|
+    {
+      1 => [14, "SL", "very_gritty"],
+      2 => [80, "C", "neither"],
+      3 => [40, "CL", "neither"]
+    }.each do |place, (mm, code, rub)|
       assign(give(push(give(begin_reading(profile.horizons[place]), ball_holds: true), mm, mm), wet_rub: rub), code)
     end
     shown = api_get("/api/profiles/#{profile.id}")
@@ -140,7 +161,10 @@ RSpec.describe "the fieldbook" do
     expect(seen["boundary"]).to eq "sharp"
     expect(change[1, moist_colour: "brown"]).to be_refused(422, "/moist_colour", /“brown” is no Munsell notation/)
     expect(change[1, boundary: "very_abrupt"]).to be_refused(422, "/boundary", /sharp, abrupt, clear, gradual, diffuse/)
-    expect(change[1, moist_colour: "", boundary: nil]["horizons"].first).to include("moist_colour" => nil, "boundary" => nil)
+    expect(change[1, moist_colour: "", boundary: nil]["horizons"].first).to include(
+      "moist_colour" => nil,
+      "boundary" => nil
+    )
     expect(Revision.last.was).to include("moist_colour" => "10YR 6/2", "boundary" => "sharp")
   end
 
@@ -154,10 +178,15 @@ RSpec.describe "the fieldbook" do
       api_post("/api/horizons/#{horizon.id}/#{name}", { version: version, **how })
     end
 
-    def layers(answer) = answer["horizons"].map { |h| [h["designation"], h["upper_cm"], h["lower_cm"], h["reading"]&.fetch("id")] }
+    def layers(answer)
+      answer["horizons"].map { |h| [h["designation"], h["upper_cm"], h["lower_cm"], h["reading"]&.fetch("id")] }
+    end
 
     {
-      "split" => [{ at_cm: 35, designation: "B2" }, [["Ap", 0, 20, nil], ["B", 20, 35, :reading], ["B2", 35, 60, nil], ["C", 60, 90, nil]]],
+      "split" => [
+        { at_cm: 35, designation: "B2" },
+        [["Ap", 0, 20, nil], ["B", 20, 35, :reading], ["B2", 35, 60, nil], ["C", 60, 90, nil]]
+      ],
       "merge" => [{}, [["Ap", 0, 20, nil], ["B", 20, 90, :reading]]],
       "boundary" => [{ lower_cm: 52 }, [["Ap", 0, 20, nil], ["B", 20, 52, :reading], ["C", 52, 90, nil]]]
     }.each do |name, (how, after)|
@@ -189,7 +218,11 @@ RSpec.describe "the fieldbook" do
     end
 
     it "refuses what does not fit, and what is stale" do
-      expect(act("split", at_cm: 60, designation: "B2")).to be_refused(422, "/at_cm", "B is 20 to 60 cm: split it between.")
+      expect(act("split", at_cm: 60, designation: "B2")).to be_refused(
+        422,
+        "/at_cm",
+        "B is 20 to 60 cm: split it between."
+      )
       expect(act("split", at_cm: 40, designation: " ")).to be_refused(422, "/designation", /Give the horizon a name/)
       expect(act("boundary", lower_cm: 95)).to be_refused(422, "/lower_cm", /95 to 90 cm runs upwards/)
       expect(act("boundary", lower_cm: 10)).to be_refused(422, "/lower_cm", /20 to 10 cm runs upwards/)

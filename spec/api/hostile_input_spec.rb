@@ -4,7 +4,11 @@ require "zip_kit"
 
 # What no page of ours sends, and what arrives all the same: each is refused with a sentence, and nothing is changed.
 RSpec.describe "what arrives broken or on purpose" do
-  head = { "CONTENT_TYPE" => "application/json", "HTTP_IDEMPOTENCY_KEY" => "12345678", "HTTP_HOST" => "127.0.0.1" }.freeze
+  head = {
+    "CONTENT_TYPE" => "application/json",
+    "HTTP_IDEMPOTENCY_KEY" => "12345678",
+    "HTTP_HOST" => "127.0.0.1"
+  }.freeze
   deep = ("[" * 30) + ("]" * 30)
 
   def refused(status, answer = last_response)
@@ -15,24 +19,41 @@ RSpec.describe "what arrives broken or on purpose" do
   end
 
   {
-    "/api/sites?text=%FF%FE" => 400, "/api/sites?text=%zz" => 400, "/api/sites?text=%00" => 400, "/api/sites/%ff" => 400,
-    "/api/sites?a[b][c][d]=1" => 400, "/api/sites?page=99999999999999999999" => 400, "/api/sites?page=0" => 400,
-    "/api/sites?page=-1" => 400, "/api/sites/99999999999999999999" => 404, "/api/horizons/99999999999999999999" => 404,
-    "/api/sites?text=#{'a' * 5000}" => 400, "/api/sites?from=31.12.2026" => 422,
+    "/api/sites?text=%FF%FE" => 400,
+    "/api/sites?text=%zz" => 400,
+    "/api/sites?text=%00" => 400,
+    "/api/sites/%ff" => 400,
+    "/api/sites?a[b][c][d]=1" => 400,
+    "/api/sites?page=99999999999999999999" => 400,
+    "/api/sites?page=0" => 400,
+    "/api/sites?page=-1" => 400,
+    "/api/sites/99999999999999999999" => 404,
+    "/api/horizons/99999999999999999999" => 404,
+    "/api/sites?text=#{'a' * 5000}" => 400,
+    "/api/sites?from=31.12.2026" => 422,
     "/api/export?format=pdf&of=site&id=99999999999999999999" => 404
   }.each do |path, status|
     it "answers GET #{path[0, 60]} with #{status}" do
       place, query = path.split("?")
-      env = Rack::MockRequest.env_for("/", "HTTP_HOST" => "127.0.0.1").merge("PATH_INFO" => place, "QUERY_STRING" => query.to_s)
+      env =
+        Rack::MockRequest.env_for("/", "HTTP_HOST" => "127.0.0.1").merge(
+          "PATH_INFO" => place,
+          "QUERY_STRING" => query.to_s
+        )
       refused(status, Rack::MockResponse.new(*WholeApp.call(env)))
     end
   end
 
   {
-    "a name that is no UTF-8" => ["{\"name\":\"\xFF\"}", 400], "half a pair of surrogates" => ['{"name":"a\ud800b"}', 400],
-    "a null character" => ['{"name":"a\u0000b"}', 422], "a control character" => ['{"name":"a\u0007b"}', 422],
-    "what XML has no place for" => ['{"name":"a\uFFFEb"}', 422], "a number beyond numbers" => ['{"name":"a","note":1e999}', 422],
-    "an object for a name" => ['{"name":{"a":1}}', 422], "lists in lists" => ["{\"name\":#{deep}}", 400], "no object" => ["null", 400]
+    "a name that is no UTF-8" => ["{\"name\":\"\xFF\"}", 400],
+    "half a pair of surrogates" => ['{"name":"a\ud800b"}', 400],
+    "a null character" => ['{"name":"a\u0000b"}', 422],
+    "a control character" => ['{"name":"a\u0007b"}', 422],
+    "what XML has no place for" => ['{"name":"a\uFFFEb"}', 422],
+    "a number beyond numbers" => ['{"name":"a","note":1e999}', 422],
+    "an object for a name" => ['{"name":{"a":1}}', 422],
+    "lists in lists" => ["{\"name\":#{deep}}", 400],
+    "no object" => ["null", 400]
   }.each do |what, (body, status)|
     it "answers a write with #{what} with #{status}" do
       post "/api/sites", body, head
@@ -89,7 +110,8 @@ RSpec.describe "what arrives broken or on purpose" do
     profile = profile_with(["A", 0, 20], ["B", 20, 50])
     horizon = profile.horizons.first
     move = lambda { |depth|
-      api_post("/api/horizons/#{horizon.id}/boundary", { version: horizon.lock_version, lower_cm: depth }) && last_response.status
+      api_post("/api/horizons/#{horizon.id}/boundary", { version: horizon.lock_version, lower_cm: depth }) &&
+        last_response.status
     }
     expect([move[20], move[25]]).to eq [200, 409]
   end
@@ -97,11 +119,19 @@ RSpec.describe "what arrives broken or on purpose" do
   {
     { "sites" => [{ "id" => {} }] } => %r{sites, row 1|sites/0|id must be a whole number},
     { "sites" => [{ "id" => 1, "name" => ["a"] }] } => /name/,
-    { "sites" => [7] } => /./, { "sites" => "all" } => /./, { "sites" => [{ "id" => 1, "name" => "a\u0007" }] } => /character/,
-    { "sites" => [{ "id" => 1, "name" => "S" }],
-      "profiles" => [{ "id" => 1, "site_id" => 1, "name" => "P", "kind" => "pit", "increments" => "deep" }] } => /increments/,
-    { "sites" => [{ "id" => 1, "name" => "S" }],
-      "profiles" => [{ "id" => 1, "site_id" => 1, "name" => "P", "kind" => "pit", "increments" => [3] }] } => /increments/
+    { "sites" => [7] } => /./,
+    { "sites" => "all" } => /./,
+    { "sites" => [{ "id" => 1, "name" => "a\u0007" }] } => /character/,
+    {
+      "sites" => [{ "id" => 1, "name" => "S" }],
+      "profiles" => [{ "id" => 1, "site_id" => 1, "name" => "P", "kind" => "pit", "increments" => "deep" }]
+    } =>
+      /increments/,
+    {
+      "sites" => [{ "id" => 1, "name" => "S" }],
+      "profiles" => [{ "id" => 1, "site_id" => 1, "name" => "P", "kind" => "pit", "increments" => [3] }]
+    } =>
+      /increments/
   }.each do |rows, said|
     it "names what is wrong with a file of its own format: #{rows.to_json[-50..]}" do
       file = { "format" => Exchange::JsonBook::FORMAT, "version" => Exchange::VERSION }.merge(rows)

@@ -12,9 +12,17 @@ RSpec.describe "answers that are kept" do
   end
 
   def anew
-    { profile: ProfileSerializer.call(Profile.find(profile.id)), reading: ReadingSerializer.call(Reading.find(reading["id"])),
-      sites: { sites: ProfileSerializer.sites(Site.order(:id).to_a), page: 1, pages: 1, total: 1, more: false } }
-      .transform_values { |value| JSON.parse(JSON.generate(value)) }
+    {
+      profile: ProfileSerializer.call(Profile.find(profile.id)),
+      reading: ReadingSerializer.call(Reading.find(reading["id"])),
+      sites: {
+        sites: ProfileSerializer.sites(Site.order(:id).to_a),
+        page: 1,
+        pages: 1,
+        total: 1,
+        more: false
+      }
+    }.transform_values { |value| JSON.parse(JSON.generate(value)) }
   end
 
   {
@@ -22,12 +30,23 @@ RSpec.describe "answers that are kept" do
     "a ribbon" => -> { push(reading, 61) },
     "a class" => -> { assign(reading, "C", reason: "By eye") },
     "another step" => -> { api_put("/api/readings/#{reading['id']}/place", { step: "rub" }) },
-    "a label" => -> { api_patch("/api/readings/#{reading['id']}", { version: reading["version"], label: "Lower half" }) },
+    "a label" => lambda do
+      api_patch("/api/readings/#{reading['id']}", { version: reading["version"], label: "Lower half" })
+    end,
     "a second reading" => -> { begin_reading(profile.horizons.first) },
     "the site's name" => -> { profile.site.change(profile.site.lock_version, { name: "Slope end" }) },
     "contamination" => -> { profile.site.change(profile.site.lock_version, { described: { contamination: true } }) },
-    "a horizon's colour" => -> { profile.horizons.first.change(profile.horizons.first.lock_version, { moist_colour: "10YR 4/3" }) },
-    "a split" => -> { Layers.new(profile).split(profile.horizons.last, profile.horizons.last.lock_version, at_cm: 40, designation: "Bt2") },
+    "a horizon's colour" => lambda do
+      profile.horizons.first.change(profile.horizons.first.lock_version, { moist_colour: "10YR 4/3" })
+    end,
+    "a split" => lambda do
+      Layers.new(profile).split(
+        profile.horizons.last,
+        profile.horizons.last.lock_version,
+        at_cm: 40,
+        designation: "Bt2"
+      )
+    end,
     "an undone change" => lambda {
       profile.horizons.first.change(profile.horizons.first.lock_version, { moist_colour: "10YR 4/3" })
       seen
@@ -35,9 +54,18 @@ RSpec.describe "answers that are kept" do
     },
     "a sample" => -> { Sample.take(profile, [{ kind: "bag", upper_cm: 30 }]) },
     "a finding" => lambda {
-      Finding.add(Sample.take(profile, [{ kind: "crumb", upper_cm: 30 }]).first, test: "ph", value: { value: 6, method: "kit" })
+      Finding.add(
+        Sample.take(profile, [{ kind: "crumb", upper_cm: 30 }]).first,
+        test: "ph",
+        value: {
+          value: 6,
+          method: "kit"
+        }
+      )
     },
-    "a reported class" => -> { profile.horizons.first.reported_classes.create!(system: "usda", code: "SL", added_at: Time.now.utc) },
+    "a reported class" => lambda do
+      profile.horizons.first.reported_classes.create!(system: "usda", code: "SL", added_at: Time.now.utc)
+    end,
     "a picture of the reading" => -> { Photo.add(Reading.find(reading["id"]), picture) },
     "a picture of a horizon" => -> { Photo.add(profile.horizons.first, picture) },
     "a picture of the profile" => -> { Photo.add(profile, picture) },
@@ -61,7 +89,10 @@ RSpec.describe "answers that are kept" do
   end
 
   it "leave nothing in the next answer of one that was refused" do
-    api_patch("/api/readings/#{reading['id']}", { version: reading["version"], answers: { grittiness: "moderate", shine: "none at all" } })
+    api_patch(
+      "/api/readings/#{reading['id']}",
+      { version: reading["version"], answers: { grittiness: "moderate", shine: "none at all" } }
+    )
     expect(last_response.status).to eq 422
     expect(give(reading, stickiness: "very")["observations"]).not_to include("grittiness", "shine")
   end
@@ -69,7 +100,12 @@ RSpec.describe "answers that are kept" do
   it "go out packed where the reader takes them so" do
     reading
     plain = seen[:profile]
-    packed = Rack::MockRequest.new(Api).get("/api/profiles/#{profile.id}", "HTTP_ACCEPT_ENCODING" => "gzip", "HTTP_HOST" => "127.0.0.1")
+    packed =
+      Rack::MockRequest.new(Api).get(
+        "/api/profiles/#{profile.id}",
+        "HTTP_ACCEPT_ENCODING" => "gzip",
+        "HTTP_HOST" => "127.0.0.1"
+      )
     expect(packed.headers).to include("content-encoding" => "gzip", "vary" => "Accept-Encoding")
     expect(JSON.parse(Zlib.gunzip(packed.body))).to eq plain
   end

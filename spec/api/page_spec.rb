@@ -37,7 +37,8 @@ RSpec.describe "what is served beside the API" do
   it "tells the page which catalogue there is: that one is kept for good, any other asked for again" do
     version = fetch("/").body[/<meta name="catalogue" content="([^"]+)"/, 1]
     expect(version).to start_with Grittle::RULES_VERSION
-    caches = ["?v=#{version}", "?v=older", ""].map { |query| fetch("/api/catalogue#{query}").headers["cache-control"].to_s }
+    caches =
+      ["?v=#{version}", "?v=older", ""].map { |query| fetch("/api/catalogue#{query}").headers["cache-control"].to_s }
     expect(caches.map { |cache| cache.include?("immutable") }).to eq [true, false, false]
   end
 

@@ -7,7 +7,12 @@ RSpec.describe "what is read down the demo's profiles" do
 
   # Numbers of readings differ from run to run; their place does not.
   def numbered(down)
-    places = down["horizons"].flat_map { |horizon| horizon["readings"].map { |reading| reading["id"] } }.sort.each_with_index.to_h
+    places =
+      down["horizons"]
+      .flat_map { |horizon| horizon["readings"].map { |reading| reading["id"] } }
+      .sort
+      .each_with_index
+      .to_h
     down["horizons"].each do |horizon|
       horizon["speaks"] &&= places[horizon["speaks"]]
       horizon["readings"].each { |reading| reading["id"] = places[reading["id"]] }

@@ -14,7 +14,12 @@ RSpec.describe "/api/readings" do
     expect(reading["assessment"]["keys"].first["outcomes"].first["code"]).to eq "SIC"
 
     reading = assign(reading, "SIC")
-    expect(reading["assigned"]).to include("code" => "SIC", "name" => "silty clay", "override" => false, "rules_version" => Grittle::RULES_VERSION)
+    expect(reading["assigned"]).to include(
+      "code" => "SIC",
+      "name" => "silty clay",
+      "override" => false,
+      "rules_version" => Grittle::RULES_VERSION
+    )
     expect(reading["next_horizon"]).to include("designation" => "Bt", "reading_id" => nil)
     layer = api_get("/api/profiles/#{profile.id}")["horizons"].first
     expect(layer["reading"]).to include("ribbon_text" => "2.78 in, 2 made")
@@ -25,16 +30,25 @@ RSpec.describe "/api/readings" do
     reading = push(give(begin_reading, ball_holds: true, wet_rub: "neither"), 41, 44)
     reading = give(reading, wet_rub: "very_smooth")
     first = reading["ribbons"].first
-    reading = api_patch("/api/readings/#{reading['id']}/ribbons/#{first['id']}", { version: reading["version"], length: 4.6, unit: "cm" })
+    reading =
+      api_patch(
+        "/api/readings/#{reading['id']}/ribbons/#{first['id']}",
+        { version: reading["version"], length: 4.6, unit: "cm" }
+      )
     expect(reading["ribbons"].map { |ribbon| ribbon["length_mm"] }).to eq [46.0, 44.0]
-    reading = api_delete("/api/readings/#{reading['id']}/ribbons/#{reading['ribbons'].last['id']}?version=#{reading['version']}")
+    reading =
+      api_delete(
+        "/api/readings/#{reading['id']}/ribbons/#{reading['ribbons'].last['id']}?version=#{reading['version']}"
+      )
     expect(reading["ribbons"].size).to eq 1
 
     history = api_get("/api/readings/#{reading['id']}/history")["entries"]
     expect(history.map { |entry| entry.values_at("what", "text", "standing") }).to include(
-      ["wet rub", "neither gritty nor smooth", false], ["wet rub", "very smooth", true],
-      ["ribbon", "41 mm, broke", false], ["ribbon", /\A4.6 cm, broke \(corrects the one of/, true], ["ribbon", "44 mm, broke: taken back",
-                                                                                                     false]
+      ["wet rub", "neither gritty nor smooth", false],
+      ["wet rub", "very smooth", true],
+      ["ribbon", "41 mm, broke", false],
+      ["ribbon", /\A4.6 cm, broke \(corrects the one of/, true],
+      ["ribbon", "44 mm, broke: taken back", false]
     )
   end
 
@@ -47,7 +61,9 @@ RSpec.describe "/api/readings" do
       expect(reading["observations"]).not_to have_key("ball_holds") if round < 2
     end
     expect(reading["observations"]).to include("ball_holds" => false, "moisture_rounds" => 3)
-    expect(reading["assessment"]["keys"].first["outcomes"]).to eq [{ "code" => "S", "name" => "sand", "weight" => 1.0, "percent" => 100 }]
+    expect(reading["assessment"]["keys"].first["outcomes"]).to eq [
+      { "code" => "S", "name" => "sand", "weight" => 1.0, "percent" => 100 }
+    ]
   end
 
   it "begins where the bench wants to stand, at a step that there is" do
@@ -100,21 +116,27 @@ RSpec.describe "/api/readings" do
     reading = begin_reading
     moved = api_put("/api/readings/#{reading['id']}/place", { step: "ribbon", unit: "cm" })
     expect(moved).to include("step" => "ribbon", "version" => reading["version"])
-    expect(api_put("/api/readings/#{reading['id']}/place", { step: "lunch" })).to be_refused(422, "/step", /no step “lunch”/)
+    expect(api_put("/api/readings/#{reading['id']}/place", { step: "lunch" })).to be_refused(
+      422,
+      "/step",
+      /no step “lunch”/
+    )
   end
 
   {
     { length: -3, unit: "mm" } => ["/length", "A ribbon is 0 to 300 mm long, not -3."],
     { length: 301, unit: "mm" } => ["/length", "A ribbon is 0 to 300 mm long, not 301."],
     { length: 12, unit: "in" } => ["/length", "A ribbon is 0 to 11.81 in long, not 12."],
-    { length: 30, unit: "ell" } => ["/unit", /no unit “ell”/], { length: "long", unit: "mm" } => ["/length", /must be a number/],
+    { length: 30, unit: "ell" } => ["/unit", /no unit “ell”/],
+    { length: "long", unit: "mm" } => ["/length", /must be a number/],
     { length: 30, unit: "mm", thickness_mm: 40 } => ["/thickness_mm", /mm thick, not 40/],
     { length: 30, unit: "mm", ended: "snapped" } => ["/ended", /no way for a ribbon to end/]
   }.each do |ribbon, (pointer, sentence)|
     it "refuses the ribbon #{ribbon} at #{pointer} and loses nothing" do
       reading = push(begin_reading, 40)
-      expect(api_post("/api/readings/#{reading['id']}/ribbons",
-                      { version: reading["version"], **ribbon })).to be_refused(422, pointer, sentence)
+      expect(
+        api_post("/api/readings/#{reading['id']}/ribbons", { version: reading["version"], **ribbon })
+      ).to be_refused(422, pointer, sentence)
       expect(api_get("/api/readings/#{reading['id']}")["ribbons"].size).to eq 1
     end
   end
@@ -125,9 +147,13 @@ RSpec.describe "/api/readings" do
   end
 
   describe "method" do
-    let(:reading) { give(push(give(begin_reading, ball_holds: true), 44, 47, 45), wet_rub: "neither", grittiness: "moderate") }
+    let(:reading) do
+      give(push(give(begin_reading, ball_holds: true), 44, 47, 45), wet_rub: "neither", grittiness: "moderate")
+    end
 
-    def change(reading, **fields) = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], **fields })
+    def change(reading, **fields)
+      api_patch("/api/readings/#{reading['id']}", { version: reading["version"], **fields })
+    end
 
     it "switches the key and loses nothing" do
       changed = change(reading, key: "field_grades")
@@ -148,11 +174,18 @@ RSpec.describe "/api/readings" do
       grades = change(reading, key: "field_grades")
       expect(assign(grades, "SICL", reason: "By eye.")).to be_refused(422, "/class", /no class “SICL”/)
       assigned = assign(grades, "LC", reason: "By eye.")["assigned"]
-      expect(assigned).to include("name" => "light clay", "system" => "australia", "key" => "field_grades", "override" => true)
+      expect(assigned).to include(
+        "name" => "light clay",
+        "system" => "australia",
+        "key" => "field_grades",
+        "override" => true
+      )
     end
 
     { key: "guess", system: "moon", curve: "straight" }.each do |field, value|
-      it("refuses the #{field} “#{value}”") { expect(change(reading, field => value)).to be_refused(422, "/#{field}", /“#{value}”/) }
+      it("refuses the #{field} “#{value}”") do
+        expect(change(reading, field => value)).to be_refused(422, "/#{field}", /“#{value}”/)
+      end
     end
 
     it "is the profile's to begin with" do
@@ -165,8 +198,16 @@ RSpec.describe "/api/readings" do
 
   it "keeps a ribbon's shape, its minute, and whether it carried itself" do
     reading = push(begin_reading, 44, thickness_mm: 2.5, width_mm: 10, working_minute: 1.5, carried_own_weight: true)
-    expect(reading["ribbons"].first).to include("width_mm" => 10.0, "working_minute" => 1.5, "carried_own_weight" => true)
-    expect(reading["observations"]["ribbons"].first).to include("thickness_mm" => 2.5, "width_mm" => 10.0, "working_minute" => 1.5)
+    expect(reading["ribbons"].first).to include(
+      "width_mm" => 10.0,
+      "working_minute" => 1.5,
+      "carried_own_weight" => true
+    )
+    expect(reading["observations"]["ribbons"].first).to include(
+      "thickness_mm" => 2.5,
+      "width_mm" => 10.0,
+      "working_minute" => 1.5
+    )
     refused = push(reading, 44, width_mm: 900)
     expect(refused).to be_refused(422, "/width_mm", /1 to 60 mm wide, not 900/)
   end
@@ -175,11 +216,20 @@ RSpec.describe "/api/readings" do
     reading = give(push(give(begin_reading, ball_holds: true), 60, 61, 62), wet_rub: "neither")
     reading = api_put("/api/readings/#{reading['id']}/expectation", { version: reading["version"], code: "CL" })
     expect(reading["expected"]).to eq("hidden" => true)
-    said = -> { api_get("/api/readings/#{reading['id']}/history")["entries"].find { |entry| entry["what"] == "expected" }["text"] }
+    said = lambda do
+      api_get("/api/readings/#{reading['id']}/history")["entries"].find { |entry| entry["what"] == "expected" }["text"]
+    end
     expect(said.call).to eq "hidden until a class is assigned"
-    expect(assign(reading, "C")["expected"]).to eq("hidden" => false, "code" => "CL", "name" => "clay loam", "agreement" => "one_off")
+    expect(assign(reading, "C")["expected"]).to eq(
+      "hidden" => false,
+      "code" => "CL",
+      "name" => "clay loam",
+      "agreement" => "one_off"
+    )
     expect(said.call).to eq "clay loam"
-    expect(api_put("/api/readings/#{reading['id']}/expectation", { version: 99, code: "moss" }).keys).to include "detail"
+    expect(
+      api_put("/api/readings/#{reading['id']}/expectation", { version: 99, code: "moss" }).keys
+    ).to include "detail"
   end
 
   it "keeps both sides of a contradiction with the reason, and takes that back" do
@@ -188,7 +238,10 @@ RSpec.describe "/api/readings" do
       api_patch("/api/readings/#{on['id']}", { version: on["version"], kept: { rule: rule, reason: reason } })
     end
     kept = keep[reading, "Salt on the hand."]
-    expect(kept["assessment"]["contradictions"].first).to include("kept" => "Salt on the hand.", "decides" => /If it sticks/)
+    expect(kept["assessment"]["contradictions"].first).to include(
+      "kept" => "Salt on the hand.",
+      "decides" => /If it sticks/
+    )
     expect(keep[kept, nil]["assessment"]["contradictions"].first["kept"]).to be_nil
     now = api_get("/api/readings/#{reading['id']}")
     expect(keep[now, " "]).to be_refused(422, "/kept/reason", /one line why/)
@@ -198,7 +251,12 @@ RSpec.describe "/api/readings" do
   it "estimates beside the key, and within the class that is assigned" do
     reading = give(push(give(begin_reading, ball_holds: true), 41, 44, 39), wet_rub: "neither")
     evidence = reading["assessment"]["evidence"]
-    expect(evidence).to include("system" => "usda", "settled" => false, "felt" => 3, "sentence" => /\AClay loam, most likely/)
+    expect(evidence).to include(
+      "system" => "usda",
+      "settled" => false,
+      "felt" => 3,
+      "sentence" => /\AClay loam, most likely/
+    )
     expect(evidence["next_tests"].first).to include("test" => "stickiness")
     assigned = assign(reading, "C", reason: "Heavier to the spade.")
     expect(assigned["assigned"]["estimate"]).to include("uniform" => false, "probability" => be_within(0.03).of(0.2))
@@ -215,7 +273,13 @@ RSpec.describe "/api/readings" do
     expect(clay[0]).to include("given" => true, "uniform" => false, "range" => all(be_between(7, 27)))
     expect(clay[1]).to include("given" => false, "mean" => be_within(4).of(51))
     expect(clay[2]).to be_nil
-    expect(api_get("/api/sites")["sites"].last["profiles"].first["horizons"].first.keys).to eq %w[id designation upper_cm lower_cm code
-                                                                                                  system]
+    expect(api_get("/api/sites")["sites"].last["profiles"].first["horizons"].first.keys).to eq %w[
+      id
+      designation
+      upper_cm
+      lower_cm
+      code
+      system
+    ]
   end
 end

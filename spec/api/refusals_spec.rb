@@ -12,7 +12,11 @@ RSpec.describe "what the API refuses" do
     ["patch", "/api/readings/4711", { version: 1 }] => [404, nil, /no reading 4711/],
     ["post", "/api/readings", { horizon_id: 4711 }] => [404, nil, /no horizon 4711/],
     ["get", "/api/weather", nil] => [404, nil, /nothing at/],
-    ["post", "/api/assessments", { observations: { wet_rub: "silky" } }] => [422, "/wet_rub", /Use one of: very_gritty/],
+    ["post", "/api/assessments", { observations: { wet_rub: "silky" } }] => [
+      422,
+      "/wet_rub",
+      /Use one of: very_gritty/
+    ],
     ["post", "/api/assessments", { observations: {}, system: "mars" }] => [422, "/system", /no system “mars”/],
     ["post", "/api/compositions", { sand: 20, silt: 30, clay: 30 }] => [422, "/sand", /add up to 80/]
   }.each do |(verb, path, body), (status, pointer, sentence)|

@@ -8,9 +8,24 @@ RSpec.describe "a change on an earlier version" do
   let(:bag) { Sample.take(profile, [{ kind: "bag", upper_cm: 30 }]).first }
 
   {
-    "a site" => [->(spec) { spec.profile.site }, "sites", { name: "Till", note: "Wet" }, { name: "Slope", note: "Mine" }],
-    "a profile" => [lambda(&:profile), "profiles", { note: "Wet", hand: "Ines" }, { note: "Mine", hand: "Ada", kind: "pit" }],
-    "a horizon" => [lambda(&:horizon), "horizons", { moist_colour: "10YR 4/3" }, { moist_colour: "10YR 3/2", lower_cm: 20 }],
+    "a site" => [
+      ->(spec) { spec.profile.site },
+      "sites",
+      { name: "Till", note: "Wet" },
+      { name: "Slope", note: "Mine" }
+    ],
+    "a profile" => [
+      lambda(&:profile),
+      "profiles",
+      { note: "Wet", hand: "Ines" },
+      { note: "Mine", hand: "Ada", kind: "pit" }
+    ],
+    "a horizon" => [
+      lambda(&:horizon),
+      "horizons",
+      { moist_colour: "10YR 4/3" },
+      { moist_colour: "10YR 3/2", lower_cm: 20 }
+    ],
     "what was described" => [lambda(&:horizon), "horizons", { described: { "roots" => "few" } },
                              { described: { "roots" => "many", "boundary_note" => nil }.compact }],
     "a sample" => [lambda(&:bag), "samples", { label: "Theirs" }, { label: "Mine", upper_cm: 30 }]

@@ -10,16 +10,26 @@ RSpec.describe "words" do
   end
 
   root = File.expand_path("../..", __dir__)
-  words = File.readlines(File.join(root, "docs/glossary.md")).grep(/^\| [^w-]/).flat_map { |line| line.split("|")[4].strip.split("; ") }
-  texts = Dir[File.join(root, "web/src/**/*.{vue,ts}")].reject { |path| path.end_with?(".spec.ts", "schema.ts") }
-                                                       .to_h { |path| [path.delete_prefix("#{root}/"), page(File.read(path))] }
-  texts["what the core says"] =
-    JSON.pretty_generate([CatalogueSerializer.call, CatalogueSerializer.triangles]).gsub(/"(name|value|id)": "[a-z_]*"/, "")
+  words =
+    File
+    .readlines(File.join(root, "docs/glossary.md"))
+    .grep(/^\| [^w-]/)
+    .flat_map { |line| line.split("|")[4].strip.split("; ") }
+  texts =
+    Dir[File.join(root, "web/src/**/*.{vue,ts}")]
+    .reject { |path| path.end_with?(".spec.ts", "schema.ts") }
+    .to_h { |path| [path.delete_prefix("#{root}/"), page(File.read(path))] }
+  texts["what the core says"] = JSON.pretty_generate([CatalogueSerializer.call, CatalogueSerializer.triangles]).gsub(
+    /"(name|value|id)": "[a-z_]*"/,
+    ""
+  )
 
   it "are those of the glossary" do
     expect(words.size).to be > 40
     found = texts.flat_map do |place, text|
-      words.select { |word| text.match?(/(?<![\w-])#{Regexp.escape(word)}(?![\w-])/) }.map { |word| "#{place}: #{word}" }
+      words
+        .select { |word| text.match?(/(?<![\w-])#{Regexp.escape(word)}(?![\w-])/) }
+        .map { |word| "#{place}: #{word}" }
     end
     expect(found).to eq []
   end

@@ -22,8 +22,15 @@ RSpec.describe Exchange::Cells do
   # A text that a spreadsheet would take for a formula is written behind an apostrophe, and comes back without it.
   # [common practice]
   {
-    "=cmd|'/c calc'!A0" => "'=cmd|'/c calc'!A0", "+1" => "'+1", "-1 to 2" => "'-1 to 2", "@sum" => "'@sum", "'=already" => "''=already",
-    "'tis wet" => "''tis wet", "plain" => "plain", "a=b" => "a=b", "\tindented" => "'\tindented"
+    "=cmd|'/c calc'!A0" => "'=cmd|'/c calc'!A0",
+    "+1" => "'+1",
+    "-1 to 2" => "'-1 to 2",
+    "@sum" => "'@sum",
+    "'=already" => "''=already",
+    "'tis wet" => "''tis wet",
+    "plain" => "plain",
+    "a=b" => "a=b",
+    "\tindented" => "'\tindented"
   }.each do |text, cell|
     it "writes #{text.inspect} as #{cell.inspect}, and reads it back" do
       expect(written(text, :text)).to eq cell

@@ -7,13 +7,20 @@ RSpec.describe Exchange::HorizonTable do
   cells = ->(table) { [table.headings, table.instance_variable_get(:@rows).map(&:last)] }
 
   {
-    "with a mark of UTF-8" => "\uFEFF#{plain}", "in UTF-16, low byte first" => "\uFEFF#{plain}".encode("UTF-16LE"),
-    "in UTF-16, high byte first" => "\uFEFF#{plain}".encode("UTF-16BE"), "with ends of lines from two systems" => plain.sub("\n", "\r\n"),
-    "with carriage returns alone" => plain.tr("\n", "\r"), "with sep= above" => "sep=;\n#{plain.tr(',', ';')}",
-    "with a title above" => "Survey of the slope,,,\n#{plain}", "with tabs" => plain.tr(",", "\t")
+    "with a mark of UTF-8" => "\uFEFF#{plain}",
+    "in UTF-16, low byte first" => "\uFEFF#{plain}".encode("UTF-16LE"),
+    "in UTF-16, high byte first" => "\uFEFF#{plain}".encode("UTF-16BE"),
+    "with ends of lines from two systems" => plain.sub("\n", "\r\n"),
+    "with carriage returns alone" => plain.tr("\n", "\r"),
+    "with sep= above" => "sep=;\n#{plain.tr(',', ';')}",
+    "with a title above" => "Survey of the slope,,,\n#{plain}",
+    "with tabs" => plain.tr(",", "\t")
   }.each do |how, text|
     it("is read #{how}") do
-      expect(cells[read[text]]).to eq [["Horizon", "Top cm", "Bottom cm", "Texture"], [%w[Ap 0 20 loam], ["Bt", "20", "60", "clay loam"]]]
+      expect(cells[read[text]]).to eq [
+        ["Horizon", "Top cm", "Bottom cm", "Texture"],
+        [%w[Ap 0 20 loam], ["Bt", "20", "60", "clay loam"]]
+      ]
     end
   end
 

@@ -3,10 +3,14 @@
 # Names of files, sizes of drawings, and a receiver that is not there.
 RSpec.describe Exchange do
   {
-    "High Tare" => 'attachment; filename="high-tare.pdf"', "../../etc/passwd" => 'attachment; filename="etc-passwd.pdf"',
-    "Höhe \"7\"\r\nX: y" => 'attachment; filename="hohe-7-x-y.pdf"', "岩" => 'attachment; filename="fieldbook.pdf"'
+    "High Tare" => 'attachment; filename="high-tare.pdf"',
+    "../../etc/passwd" => 'attachment; filename="etc-passwd.pdf"',
+    "Höhe \"7\"\r\nX: y" => 'attachment; filename="hohe-7-x-y.pdf"',
+    "岩" => 'attachment; filename="fieldbook.pdf"'
   }.each do |name, header|
-    it("offers #{name.inspect} under a name that every system can keep") { expect(Exchange::Stream.disposition(name, "pdf")).to eq header }
+    it("offers #{name.inspect} under a name that every system can keep") do
+      expect(Exchange::Stream.disposition(name, "pdf")).to eq header
+    end
   end
 
   it "draws and sets as much as a sheet holds, and says where it ends" do
@@ -22,7 +26,11 @@ RSpec.describe Exchange do
 
   it "says that no receiver answers" do
     stub_const("GpsReceiver::ADDRESS", "127.0.0.1:1")
-    expect(api_post("/api/positions/here", {})).to be_refused(422, "/position", "No GPS receiver answers at 127.0.0.1:1.")
+    expect(api_post("/api/positions/here", {})).to be_refused(
+      422,
+      "/position",
+      "No GPS receiver answers at 127.0.0.1:1."
+    )
     expect(api_post("/api/positions", { text: "47.918, 15.204" })).to include("text" => "47°55'04.8\"N 15°12'14.4\"E")
   end
 

@@ -40,7 +40,10 @@ RSpec.describe Exchange::Stream do
 
   it "keeps the connection with the server where it is not handed over" do
     stream = described_class.new(%w[first], gate)
-    expect([{}, { "rack.hijack?" => true, "REQUEST_METHOD" => "HEAD" }].map { |env| stream.handing_over(env) }).to eq [{}, {}]
+    expect([{}, { "rack.hijack?" => true, "REQUEST_METHOD" => "HEAD" }].map { |env| stream.handing_over(env) }).to eq [
+      {},
+      {}
+    ]
     expect(stream.to_enum.to_a).to eq %w[first]
     stream.close
     expect(free?).to be true

@@ -32,9 +32,11 @@ RSpec.describe "Set-up" do
     it "ends in one sentence and status 1, without a stack trace" do
       script = "require '#{Place.at('bin/support/place')}'; in_one_sentence { raise Errno::ENOSPC }"
       out, err, status = Open3.capture3("ruby", "-e", script)
-      expect([out, err,
-              status.exitstatus]).to eq ["", "grittle: The disk is full. Free some space and run the command again; nothing was harmed.\n",
-                                         1]
+      expect([out, err, status.exitstatus]).to eq [
+        "",
+        "grittle: The disk is full. Free some space and run the command again; nothing was harmed.\n",
+        1
+      ]
     end
   end
 
@@ -47,7 +49,9 @@ RSpec.describe "Set-up" do
     end
 
     {
-      %w[--port x] => /Invalid argument/, %w[--port 70000] => /from 1 to 65535, not 70000/, %w[--fast] => /Usage: bin.start/
+      %w[--port x] => /Invalid argument/,
+      %w[--port 70000] => /from 1 to 65535, not 70000/,
+      %w[--fast] => /Usage: bin.start/
     }.each do |arguments, sentence|
       it("refuses #{arguments}") { expect { StartOptions.parse(arguments) }.to raise_error(Stop, sentence) }
     end
@@ -56,7 +60,9 @@ RSpec.describe "Set-up" do
       TCPServer.open("127.0.0.1", 0) do |taken|
         port = taken.addr[1]
         _, err, status = Open3.capture3("ruby", Place.at("bin/start"), "--port", port.to_s)
-        expect(err).to eq "grittle: Port #{port} is used by another program. Choose another: bin/start --port #{port + 1}\n"
+        expect(
+          err
+        ).to eq "grittle: Port #{port} is used by another program. Choose another: bin/start --port #{port + 1}\n"
         expect(status.exitstatus).to eq 1
       end
     end
@@ -104,8 +110,18 @@ RSpec.describe "Set-up" do
     end
 
     def query(sql)
-      out, status = Open3.capture2e("mariadb", "--no-defaults", "--socket=#{folder}/server.sock", "-u", "root", "-N", "grittle_spec", "-e",
-                                    sql)
+      out, status =
+        Open3.capture2e(
+          "mariadb",
+          "--no-defaults",
+          "--socket=#{folder}/server.sock",
+          "-u",
+          "root",
+          "-N",
+          "grittle_spec",
+          "-e",
+          sql
+        )
       raise out unless status.success?
 
       out.strip
@@ -124,7 +140,11 @@ RSpec.describe "Set-up" do
       expect(query("select n from kept")).to eq "42"
       port = again.url[%r{:(\d+)/}, 1]
       outside = Socket.ip_address_list.find { |address| address.ipv4? && !address.ipv4_loopback? }
-      expect { TCPSocket.new(outside.ip_address, port, connect_timeout: 2).close }.to raise_error(SystemCallError) if outside
+      if outside
+        expect { TCPSocket.new(outside.ip_address, port, connect_timeout: 2).close }.to raise_error(
+          SystemCallError
+        )
+      end
       expect { TCPSocket.new("127.0.0.1", port).close }.not_to raise_error
     end
 
@@ -134,13 +154,18 @@ RSpec.describe "Set-up" do
       MariaDb.new("spec").start
       expect(File.read("#{folder}/server.pid")).to eq pid
       server.stop
-      TCPServer.open("127.0.0.1", server.url[%r{:(\d+)/}, 1].to_i) { expect(MariaDb.new("spec").start.url).not_to eq server.url }
+      TCPServer.open("127.0.0.1", server.url[%r{:(\d+)/}, 1].to_i) do
+        expect(MariaDb.new("spec").start.url).not_to eq server.url
+      end
     end
   end
 
   it "names no registry's host in anything that is kept" do
     hosts = [Gem.sources.first.uri.host, `npm config get registry 2>/dev/null`[%r{//([^/:]+)}, 1]].compact
-    kept = Dir.chdir(Place::ROOT) { `git ls-files --cached --others --exclude-standard`.lines(chomp: true) }.select { |file| File.file?(Place.at(file)) }
+    kept =
+      Dir
+      .chdir(Place::ROOT) { `git ls-files --cached --others --exclude-standard`.lines(chomp: true) }
+      .select { |file| File.file?(Place.at(file)) }
     naming = kept.select { |file| hosts.any? { |host| File.binread(Place.at(file)).include?(host) } }
     expect(naming).to be_empty
     expect(File.read(Place.at("Gemfile.lock"))).to include "remote: https://gems.invalid/"

@@ -31,11 +31,16 @@ module ApiHelpers
   def begin_reading(horizon = nil) = api_post("/api/readings", { horizon_id: horizon&.id }.compact)
 
   # Changes a reading on the version it has; each change is [:answer, hash] and the like.
-  def give(reading, **answers) = api_patch("/api/readings/#{reading['id']}", { version: reading["version"], answers: answers })
+  def give(reading, **answers)
+    api_patch("/api/readings/#{reading['id']}", { version: reading["version"], answers: answers })
+  end
 
   def push(reading, *lengths, unit: "mm", **fields)
     lengths.reduce(reading) do |last, length|
-      api_post("/api/readings/#{reading['id']}/ribbons", { version: last["version"], length: length, unit: unit, **fields })
+      api_post(
+        "/api/readings/#{reading['id']}/ribbons",
+        { version: last["version"], length: length, unit: unit, **fields }
+      )
     end
   end
 

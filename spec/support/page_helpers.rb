@@ -63,7 +63,9 @@ module PageHelpers
   def axe_violations
     page.execute_script(AXE)
     found = page.evaluate_async_script("const done = arguments[0]; axe.run(document).then((r) => done(r.violations))")
-    found.map { |violation| "#{violation['id']}: #{violation['nodes'].map { |node| node['html'][0, 160] }.first(3).join(' | ')}" }
+    found.map do |violation|
+      "#{violation['id']}: #{violation['nodes'].map { |node| node['html'][0, 160] }.first(3).join(' | ')}"
+    end
   end
 
   # @return [Array<String>] what went wrong in the page's console

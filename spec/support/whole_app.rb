@@ -12,8 +12,12 @@ module WholeApp
     @app ||= Rack::Builder.app do
       use RequestLog, output: LOG
       use Page, root: File.expand_path("../../web/dist", __dir__)
-      use Committee::Middleware::ResponseValidation, schema_path: Api::SCHEMA, raise: true, strict: false,
-                                                     strict_reference_validation: true, parse_response_by_content_type: true
+      use Committee::Middleware::ResponseValidation,
+          schema_path: Api::SCHEMA,
+          raise: true,
+          strict: false,
+          strict_reference_validation: true,
+          parse_response_by_content_type: true
       run lambda { |env|
         env.delete("HTTP_ACCEPT_ENCODING") # what is packed cannot be held against the description
         Api.call(env)

@@ -11,7 +11,10 @@ RSpec.describe "Two writers at once" do
     writes.map do |verb, path, body, key|
       Thread.new do
         headers = { "content-type" => "application/json", "Idempotency-Key" => key || SecureRandom.uuid }
-        answer = Net::HTTP.start(server.host, server.port) { |http| http.send_request(verb, path, JSON.generate(body), headers) }
+        answer =
+          Net::HTTP.start(server.host, server.port) do |http|
+            http.send_request(verb, path, JSON.generate(body), headers)
+          end
         [answer.code.to_i, JSON.parse(answer.body)]
       end
     end.map(&:value)
@@ -31,7 +34,9 @@ RSpec.describe "Two writers at once" do
     end)
     expect(answers.map(&:first).sort).to eq [200, 409, 409]
     kept = answers.find { |status, _| status == 200 }.last["observations"]["wet_rub"]
-    expect(answers.select { |status, _| status == 409 }.map { |_, told| told["current"]["observations"]["wet_rub"] }).to all eq kept
+    expect(
+      answers.select { |status, _| status == 409 }.map { |_, told| told["current"]["observations"]["wet_rub"] }
+    ).to all eq kept
     expect(Answer.count).to eq 1
   end
 

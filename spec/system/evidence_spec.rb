@@ -80,7 +80,10 @@ RSpec.describe "The second opinion at the side of the bench" do
   it "says why key and estimate differ where they do by design" do
     visit "/readings/#{give(push(give(begin_reading, ball_holds: true), 26, 26), wet_rub: 'neither')['id']}"
     go "Rub"
-    expect(verdict).to have_css("[data-beside='little_over_an_inch']", text: "by the curve “Consensus” that is 21 % clay")
+    expect(verdict).to have_css(
+      "[data-beside='little_over_an_inch']",
+      text: "by the curve “Consensus” that is 21 % clay"
+    )
   end
 
   it "sets the estimate given the assigned class beside key and estimate" do
@@ -88,8 +91,14 @@ RSpec.describe "The second opinion at the side of the bench" do
     assign(reading, "SI", reason: "By the label on the bag.")
     api_put("/api/readings/#{reading['id']}/place", { step: "assign" })
     visit "/readings/#{reading['id']}"
-    expect(page).to have_css("[data-estimate] li", text: /clay loam\s+39 %/).and have_css("[data-estimate] li", text: "others")
-    expect(page).to have_css("[data-given]", text: /By the class alone, for the estimate gave it 0 %: sand 8, silt 88, clay 5 %/)
+    expect(page).to have_css("[data-estimate] li", text: /clay loam\s+39 %/).and have_css(
+      "[data-estimate] li",
+      text: "others"
+    )
+    expect(page).to have_css(
+      "[data-given]",
+      text: /By the class alone, for the estimate gave it 0 %: sand 8, silt 88, clay 5 %/
+    )
     expect(page).to have_css("svg[aria-label*='Assigned: silt.']")
     click_button(text: /\AAssign clay loam/)
     expect(page).to have_css("[data-given]", text: "Given clay loam: sand")
@@ -114,7 +123,10 @@ RSpec.describe "The second opinion at the side of the bench" do
     expect(page).to have_css("svg[aria-label*='not textured yet']").and have_css("rect.estimate", count: 2)
     expect(page).to have_css("[data-contrast='Ap Bt'] text", text: "+")
     within("[data-boundary='20']") do
-      expect(page).to have_css("[data-test='clay_increase']", text: "Meets the clay-increase test for a Bt (over 95 %).")
+      expect(page).to have_css(
+        "[data-test='clay_increase']",
+        text: "Meets the clay-increase test for a Bt (over 95 %)."
+      )
     end
     expect(page).to have_css("[data-perching='stands_on_finer']", text: "stands on Bt")
     click_button "Change Ap, 0 to 20 cm"

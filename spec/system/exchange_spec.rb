@@ -27,8 +27,11 @@ RSpec.describe "A file on its way in" do
     click_link "Import"
     send_in file("valley.csv", messy(bad: true))
     expect(page).to have_text("3 to mend before anything is imported")
-    expect(all("ol[aria-label='Problems in the file'] li").map(&:text))
-      .to match [/\Arow 9\s+Upper depth is missing/, /row 4002\s+The horizon has no name/, /row 5001\s+“brown” is no Munsell/]
+    expect(all("ol[aria-label='Problems in the file'] li").map(&:text)).to match [
+      /\Arow 9\s+Upper depth is missing/,
+      /row 4002\s+The horizon has no name/,
+      /row 5001\s+“brown” is no Munsell/
+    ]
     expect(page).to have_button("Import everything", disabled: true)
     expect(find_field("Meaning of Bottom (in)").value).to eq "lower_cm"
     expect(find_field("Depths in").value).to eq "in"
@@ -78,7 +81,8 @@ RSpec.describe "A file on its way in" do
   end
 
   it "may be where the receiver stands" do
-    stand_in = IO.popen(["ruby", File.expand_path("../../bin/gps-stand-in", __dir__), "--port", "0", "--at", "47.918,15.204"])
+    stand_in =
+      IO.popen(["ruby", File.expand_path("../../bin/gps-stand-in", __dir__), "--port", "0", "--at", "47.918,15.204"])
     stub_const("GpsReceiver::ADDRESS", stand_in.gets[/127\.0\.0\.1:\d+/])
     visit "/"
     click_button "Add the first site"

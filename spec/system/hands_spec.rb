@@ -81,7 +81,11 @@ RSpec.describe "Under a muddy hand" do
     click_button(text: /\AYes/)
     expect(step_now).to have_text("Ribbon")
     expect_saved
-    expect(Reading.find(reading["id"]).observations).to include("stickiness" => "moderately", "ball_holds" => true, "moisture_rounds" => 1)
+    expect(Reading.find(reading["id"]).observations).to include(
+      "stickiness" => "moderately",
+      "ball_holds" => true,
+      "moisture_rounds" => 1
+    )
   end
 
   it "leaves what is typed in its line when another step is looked at" do
@@ -155,12 +159,33 @@ RSpec.describe "Under a muddy hand" do
 
   # Each form, opened before somebody else saves.
   {
-    "a horizon" => [-> { "/profiles/#{profile.id}" }, -> { click_button "Change A, 0 to 20 cm" }, "Colour, moist", "10YR 4/3", "10YR 3/2",
-                    -> { profile.horizons.first }, :moist_colour],
-    "a profile" => [-> { "/profiles/#{profile.id}" }, -> { click_button "Profile details" }, "Note", "Wet below", "Dry", lambda {
-      profile
-    }, :note],
-    "a site" => [-> { "/" }, -> { click_button "Site details: Slope" }, "Note", "Pasture", "Maize", -> { profile.site }, :note]
+    "a horizon" => [
+      -> { "/profiles/#{profile.id}" },
+      -> { click_button "Change A, 0 to 20 cm" },
+      "Colour, moist",
+      "10YR 4/3",
+      "10YR 3/2",
+      -> { profile.horizons.first },
+      :moist_colour
+    ],
+    "a profile" => [
+      -> { "/profiles/#{profile.id}" },
+      -> { click_button "Profile details" },
+      "Note",
+      "Wet below",
+      "Dry",
+      -> { profile },
+      :note
+    ],
+    "a site" => [
+      -> { "/" },
+      -> { click_button "Site details: Slope" },
+      "Note",
+      "Pasture",
+      "Maize",
+      -> { profile.site },
+      :note
+    ]
   }.each do |what, (path, open, field, theirs, mine, record, column)|
     it "shows both versions of #{what} that was saved meanwhile, and lets one choose" do
       changed = instance_exec(&record)

@@ -39,7 +39,13 @@ RSpec.describe "Nothing is lost" do
   # Takes the network from the page and gives it back.
   def cut(gone)
     chromium.execute_cdp("Network.enable")
-    chromium.execute_cdp("Network.emulateNetworkConditions", offline: gone, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+    chromium.execute_cdp(
+      "Network.emulateNetworkConditions",
+      offline: gone,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1
+    )
   end
 
   it "when two tabs edit one reading: the second is told, sees both, and chooses" do
@@ -62,7 +68,8 @@ RSpec.describe "Nothing is lost" do
     end
     expect(page).to have_css("[data-test='moist_clod'] [aria-pressed='true']", text: "Loose")
     expect_saved
-    words = api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist clod" }
+    words =
+      api_get("/api/readings/#{reading['id']}/history")["entries"].select { |entry| entry["what"] == "moist clod" }
     expect(words.map { |entry| entry.values_at("text", "standing") }).to eq [["friable", false], ["loose", true]]
   end
 
@@ -77,11 +84,22 @@ RSpec.describe "Nothing is lost" do
       visit card
       open_group "Structure"
       page.execute_script(<<~JS)
-        const press = (group, text) => [...document.querySelectorAll(`[role='group'][aria-label='${group}'] button`)].find((key) => key.textContent === text).click()
-        press("Structure", "Weak"); press("Structure", "Strong"); press("Moisture", "Moist"); press("Shape of peds", "Platy")
+        const press = (group, text) => {
+          const buttons = document.querySelectorAll(`[role='group'][aria-label='${group}'] button`)
+          const named = [...buttons].find((button) => button.textContent === text)
+          named.click()
+        }
+        press("Structure", "Weak")
+        press("Structure", "Strong")
+        press("Moisture", "Moist")
+        press("Shape of peds", "Platy")
       JS
       expect_saved
-      expect(horizon.reload.seen).to eq("structure_grade" => "strong", "moisture" => "moist", "structure_type" => "platy")
+      expect(horizon.reload.seen).to eq(
+        "structure_grade" => "strong",
+        "moisture" => "moist",
+        "structure_type" => "platy"
+      )
       2.times { click_button "Undo" }
       expect(group("Moisture")).to have_no_css("[aria-pressed='true']")
       expect_saved

@@ -34,7 +34,8 @@ RSpec.describe "Every place" do
     visit places["the ribbon"]
     expect(page).to have_css("h1")
     small = page.evaluate_script(<<~JS)
-      [...document.querySelectorAll('button, a')].filter((e) => { const r = e.getBoundingClientRect(); return r.width && (r.height < 56 || r.width < 55) })
+      [...document.querySelectorAll('button, a')]
+        .filter((e) => { const r = e.getBoundingClientRect(); return r.width && (r.height < 56 || r.width < 55) })
         .map((e) => e.outerHTML.slice(0, 120))
     JS
     expect(small).to be_empty
@@ -44,7 +45,10 @@ RSpec.describe "Every place" do
     places.slice("the ribbon", "the verdict").each_value do |path|
       visit path
       expect(page).to have_css("main h1")
-      below = page.evaluate_script("(({ scrollHeight, clientHeight }) => scrollHeight - clientHeight)(document.querySelector('main'))")
+      below =
+        page.evaluate_script(
+          "(({ scrollHeight, clientHeight }) => scrollHeight - clientHeight)(document.querySelector('main'))"
+        )
       expect(below).to be <= 1
     end
   end

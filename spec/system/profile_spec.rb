@@ -24,9 +24,17 @@ RSpec.describe "A profile" do
       end
       type(:enter, :arrow_left, :arrow_left) unless row == rows.last
     end
-    type(:arrow_up, :arrow_right, :arrow_right, *"7.5YR 4/4".chars, :arrow_right, :arrow_right, *"common, 2 to under 20 %".chars,
-         :arrow_right,
-         *"grey".chars)
+    type(
+      :arrow_up,
+      :arrow_right,
+      :arrow_right,
+      *"7.5YR 4/4".chars,
+      :arrow_right,
+      :arrow_right,
+      *"common, 2 to under 20 %".chars,
+      :arrow_right,
+      *"grey".chars
+    )
     type_with_control("s")
     expect(page).to have_text("4 horizons are saved.")
     expect(horizons).to eq [["Ap", 0, 18], ["E", 18, 32.5], ["Bt", 32.5, 66], ["C", 66, 110]]
@@ -91,7 +99,8 @@ RSpec.describe "A profile" do
     expect(profile.horizons.reload.map(&:seen)).to eq [{ "roots" => "many", "earthworms" => 7 }, { "roots" => "many" }]
     click_button "Next horizon below"
     expect(find_field("Upper depth").value).to eq "50"
-    heights = page.evaluate_script("[...document.querySelectorAll('main button')].map((e) => e.getBoundingClientRect().height)")
+    heights =
+      page.evaluate_script("[...document.querySelectorAll('main button')].map((e) => e.getBoundingClientRect().height)")
     expect(heights).to all(be >= 55)
     expect(axe_violations).to be_empty
   end
@@ -175,6 +184,10 @@ RSpec.describe "A profile" do
     click_button "Add this ribbon"
     expect(page).to have_no_css("[role='dialog']")
     ribbon = Ribbon.last
-    expect([ribbon.photo_id, ribbon.length_mm > 20, ribbon.reading_error_mm.between?(0.1, 5)]).to eq [Photo.last.id, true, true]
+    expect([ribbon.photo_id, ribbon.length_mm > 20, ribbon.reading_error_mm.between?(0.1, 5)]).to eq [
+      Photo.last.id,
+      true,
+      true
+    ]
   end
 end

@@ -24,12 +24,21 @@ RSpec.describe "Every school on one bench" do
 
   def verdict = find("section[aria-label='Verdict so far']")
 
-  let(:reading) { give(push(give(begin_reading, ball_holds: true), 44, 47, 45), wet_rub: "neither", grittiness: "moderate") }
+  let(:reading) do
+    give(push(give(begin_reading, ball_holds: true), 44, 47, 45), wet_rub: "neither", grittiness: "moderate")
+  end
 
   # What each school makes of one set of answers; where a key names several, the first.
   let(:schools) do
-    { "Ribbon and rub" => "clay loam", "Field texture grades" => "clay loam, sandy", "Sand first" => "clay loam",
-      "Rolling" => "clay loam", "Sand and clay by feel" => "clay loam", "Texture groups" => "moderately fine", "Length alone" => "loam" }
+    {
+      "Ribbon and rub" => "clay loam",
+      "Field texture grades" => "clay loam, sandy",
+      "Sand first" => "clay loam",
+      "Rolling" => "clay loam",
+      "Sand and clay by feel" => "clay loam",
+      "Texture groups" => "moderately fine",
+      "Length alone" => "loam"
+    }
   end
 
   it "answers by every key from one set of answers, given once, and only rolling asks for a ring that is taken away" do
@@ -42,9 +51,20 @@ RSpec.describe "Every school on one bench" do
       %w[Less More Less].each { |said| click_button said, exact: true }
       click_button "Keep 31.3 %"
     end
-    { "plasticity" => "4 mm", "stickiness" => "Moderately", "shine" => "Slight", "toss" => "Holds", "ball strength" => "Strong",
-      "coherence" => "Strongly", "floury feel" => "Somewhat", "ribbon look" => "Thin", "rod" => "It fractures",
-      "finest wire" => "3 mm", "ring" => "Yes", "squeezed face" => "Some shine" }.each { |short, said| answer(short, said) }
+    {
+      "plasticity" => "4 mm",
+      "stickiness" => "Moderately",
+      "shine" => "Slight",
+      "toss" => "Holds",
+      "ball strength" => "Strong",
+      "coherence" => "Strongly",
+      "floury feel" => "Somewhat",
+      "ribbon look" => "Thin",
+      "rod" => "It fractures",
+      "finest wire" => "3 mm",
+      "ring" => "Yes",
+      "squeezed face" => "Some shine"
+    }.each { |short, said| answer(short, said) }
     expect_saved
     schools.each do |key, says|
       switch_to key
@@ -57,7 +77,10 @@ RSpec.describe "Every school on one bench" do
     within("[data-test='ring_forms']") { click_button "Clear answer" }
     expect(verdict).to have_text("next: ring")
     switch_to "Sand first"
-    expect(verdict).to have_css("[data-stance='asks']", text: "1 method still needs: ring").and have_css("h2", text: "clay loam")
+    expect(verdict).to have_css("[data-stance='asks']", text: "1 method still needs: ring").and have_css(
+      "h2",
+      text: "clay loam"
+    )
     kept = Reading.last
     # What one ribbon did does not stick to the next.
     expect(kept.record.ribbons.map { |ribbon| ribbon["carried_own_weight"] }).to eq [true, nil, nil]
@@ -87,12 +110,16 @@ RSpec.describe "Every school on one bench" do
   end
 
   it "keeps the working time, and finds a soil subplastic after ten minutes" do
-    made = push(give(begin_reading, ball_holds: true, grittiness: "none", working_minutes: 1.5), 44, 46, working_minute: 1.5)
+    made =
+      push(give(begin_reading, ball_holds: true, grittiness: "none", working_minutes: 1.5), 44, 46, working_minute: 1.5)
     bench_at "moisten", made
     page.execute_script("localStorage.setItem('grittle.clock.#{Reading.last.id}', " \
                         "JSON.stringify({ since: Date.now() - 600000, base: 1.5 }))")
     page.refresh
-    expect(page).to have_css("[data-test='working_minutes']", text: "Ten minutes: push ribbons again.").and have_css("output", text: "11:3")
+    expect(page).to have_css("[data-test='working_minutes']", text: "Ten minutes: push ribbons again.").and have_css(
+      "output",
+      text: "11:3"
+    )
     click_button "Push ribbons again"
     push_ribbon 72
     expect(page).to have_css("[data-reworked]", text: "clay loam became light medium clay. That is subplastic.")
@@ -119,7 +146,12 @@ RSpec.describe "Every school on one bench" do
     type("5", "6")
     expect(page).to have_button(text: /\AWords for the feel\s+smooth, like modelling clay/i)
     expect_saved
-    expect(Reading.last.observations).to include("clay_estimate" => { "percent" => 34 }, "feel_words" => %w[smooth like_modelling_clay])
+    expect(Reading.last.observations).to include(
+      "clay_estimate" => {
+        "percent" => 34
+      },
+      "feel_words" => %w[smooth like_modelling_clay]
+    )
   end
 
   it "gives the other tests one by one, by number keys, and marks those that a school waits for" do
@@ -142,7 +174,16 @@ RSpec.describe "Every school on one bench" do
   end
 
   it "shows in full what each curve, key, limit set and system makes of the same answers, and who agrees" do
-    bench_at "assign", give(reading, stickiness: "moderately", shine: "slight", cast_strength: "strong", sand_estimate: { percent: 31 })
+    bench_at "assign",
+             give(
+               reading,
+               stickiness: "moderately",
+               shine: "slight",
+               cast_strength: "strong",
+               sand_estimate: {
+                 percent: 31
+               }
+             )
     type("s")
     expect(page).to have_css("h1", text: "What other methods say")
     expect(page).to have_css("tr", text: /Cautious\s+21 %/).and have_css("tr", text: /Consensus\s+34 %/)
@@ -165,7 +206,9 @@ RSpec.describe "Every school on one bench" do
     click_button "Keep both"
     fill_in "Why, in one line", with: "Salt on the hand."
     within("[role='dialog']") { click_button "Keep both" }
-    expect(page).to have_css("[data-kept]", text: "Both kept: Salt on the hand.").and have_no_css("[data-contradiction]")
+    expect(page).to have_css("[data-kept]", text: "Both kept: Salt on the hand.").and have_no_css(
+      "[data-contradiction]"
+    )
     click_button(text: /\AModerately/)
     expect(page).to have_no_css("[data-kept]")
   end

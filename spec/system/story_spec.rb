@@ -34,7 +34,12 @@ RSpec.describe "One profile, textured from pit to class" do
     press "Yes" # a ball that holds leads on by itself
     ruler = find("[data-ruler]")
     [30, 33].each do |mm|
-      2.times { ruler.click(x: (12 + ((ruler.native.size.width - 32) * (mm / 100.0))).round - (ruler.native.size.width / 2), y: 0) }
+      2.times do
+        ruler.click(
+          x: (12 + ((ruler.native.size.width - 32) * (mm / 100.0))).round - (ruler.native.size.width / 2),
+          y: 0
+        )
+      end
       expect(page).to have_css("output", text: /\Aribbon/)
     end
     expect(page).to have_css("[data-advice]", text: "2 ribbons, in good agreement.")

@@ -7,7 +7,10 @@ RSpec.describe "The place of the tests" do
     expect(page).to have_css("article[data-test]", count: Grittle::Tests::Vocabulary::ALL.size)
     Grittle::Tests::Catalogue::TESTS.each do |name, test|
       within("article[data-test='#{name}']") do
-        expect(page).to have_css("svg[width='#{test[:answers].empty? ? 144 : 120}']", minimum: [test[:answers].size, 1].max)
+        expect(page).to have_css(
+          "svg[width='#{test[:answers].empty? ? 144 : 120}']",
+          minimum: [test[:answers].size, 1].max
+        )
       end
     end
     expect(page).to have_text("Over the second knuckle.").and have_text("Off the side of the finger.")
@@ -27,7 +30,9 @@ RSpec.describe "The place of the tests" do
     click_button "It fits"
     expect(page).to have_text("This screen has been matched to a card")
     expect(roll.call).not_to eq before
-    expect(page.evaluate_script("Number(localStorage.getItem('grittle.px-per-mm'))")).to be_within(0.011).of((96 / 25.4) + 0.2)
+    expect(page.evaluate_script("Number(localStorage.getItem('grittle.px-per-mm'))")).to be_within(0.011).of(
+      (96 / 25.4) + 0.2
+    )
     click_button "Forget the match"
     expect(roll.call).to eq before
   end

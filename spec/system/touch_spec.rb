@@ -7,8 +7,11 @@ RSpec.describe "On a phone, by touch alone" do
   def tap(element)
     element = find_button(element, match: :first) if element.is_a?(String)
     page.execute_script("arguments[0].scrollIntoView({ block: 'center' })", element)
-    box = page.evaluate_script("(({ x, y, width, height }) => [x + width / 2, y + height / 2])(arguments[0].getBoundingClientRect())",
-                               element)
+    box =
+      page.evaluate_script(
+        "(({ x, y, width, height }) => [x + width / 2, y + height / 2])(arguments[0].getBoundingClientRect())",
+        element
+      )
     point = { x: box[0], y: box[1] }
     chromium.execute_cdp("Input.dispatchTouchEvent", type: "touchStart", touchPoints: [point])
     chromium.execute_cdp("Input.dispatchTouchEvent", type: "touchEnd", touchPoints: [])
@@ -39,8 +42,10 @@ RSpec.describe "On a phone, by touch alone" do
     expect(page).to have_css("figure svg[aria-label*='7.1 cm, folded; 6.8 cm, broke']")
 
     tap(find("button[aria-haspopup='dialog']"))
-    expect(page).to have_css("[role='dialog'] section",
-                             text: "3 classes possible").or have_css("[role='dialog'] section", text: "sandy clay, clay, silty clay")
+    expect(page).to have_css("[role='dialog'] section", text: "3 classes possible").or have_css(
+      "[role='dialog'] section",
+      text: "sandy clay, clay, silty clay"
+    )
     tap(find("[role='dialog'] button[aria-label='Close']"))
     expect(page).to have_no_css("[role='dialog']")
     tap "Next: rub a pinch"

@@ -16,7 +16,10 @@ RSpec.describe "The triangle" do
     visit "/triangle"
     fill_in "Sand", with: "10"
     fill_in "Clay", with: "65"
-    expect(page).to have_css("[data-system='canada']", text: "heavy clay").and have_css("[data-system='usda']", text: /\bclay\nC, fine/)
+    expect(page).to have_css("[data-system='canada']", text: "heavy clay").and have_css(
+      "[data-system='usda']",
+      text: /\bclay\nC, fine/
+    )
     expect(page).to have_current_path("/triangle?sand=10&clay=65")
     fill_in "Sand", with: "60"
     expect(page).to have_text("Sand, silt and clay add up to 125; they must add up to 100")

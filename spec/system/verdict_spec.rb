@@ -19,7 +19,10 @@ RSpec.describe "The verdict at the side of the bench" do
     type(:enter, "3")
     back_from_the_end
     expect(verdict).to have_text("silty clay or silty clay loam").and have_text("rubs very smooth")
-    expect(verdict).to have_css("[data-stance='one_off']", text: "silty clay loam 83 %, silty clay 17 % by Judging-contest")
+    expect(verdict).to have_css(
+      "[data-stance='one_off']",
+      text: "silty clay loam 83 %, silty clay 17 % by Judging-contest"
+    )
     expect(verdict).to have_css("svg[aria-label*='The key names: silty clay loam, silty clay']")
     expect(verdict).to have_css("svg[aria-label*='mean 55 mm, 90 % interval 35 to 75, limits 5, 25, 50']")
   end
@@ -36,7 +39,13 @@ RSpec.describe "The verdict at the side of the bench" do
   end
 
   it "asks the rub in the words of the limit set" do
-    bench_at("rub", api_patch("/api/readings/#{(reading = begin_reading)['id']}", { version: reading["version"], limit_set: "inch_tiers" }))
+    bench_at(
+      "rub",
+      api_patch(
+        "/api/readings/#{(reading = begin_reading)['id']}",
+        { version: reading["version"], limit_set: "inch_tiers" }
+      )
+    )
     expect(page).to have_button("Moderately gritty")
   end
 end

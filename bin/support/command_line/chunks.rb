@@ -53,7 +53,10 @@ module CommandLine
       return yield(@text, last) if @text.include?('"')
 
       whole = last ? @text.bytesize : @text.rindex(@line_end).to_i + 1
-      raise Grittle::Error, "A row has more than #{LONGEST} bytes. Is this a CSV?" if whole == 1 && @text.bytesize > LONGEST
+      if whole == 1 && @text.bytesize > LONGEST
+        raise Grittle::Error,
+              "A row has more than #{LONGEST} bytes. Is this a CSV?"
+      end
       return 0 if whole == 1 && !@text.start_with?(@line_end)
 
       yield @text.byteslice(0, whole), last

@@ -47,7 +47,8 @@ module CommandLine
       text, to = IO.pipe(binmode: true)
       from, answer = IO.pipe(binmode: true)
       pid = fork do
-        [to, from, *@workers.flat_map { |others| others.first(2) }].each(&:close) # else an end that is open elsewhere has no end
+        # What is open elsewhere has no end.
+        [to, from, *@workers.flat_map { |others| others.first(2) }].each(&:close)
         while (size = text.read(8))
           said, count = yield(text.read(size.unpack1("Q")))
           answer.write([said.bytesize, count].pack("QQ"), said)

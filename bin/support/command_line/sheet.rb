@@ -75,7 +75,8 @@ module CommandLine
       until scanner.eos?
         start = scanner.pos
         line = scanner.scan_until(end_of_row) || (last && scanner.scan(/.+/mn)) or break
-        values = line.include?('"') ? whole_row(scanner, start, last) : line.chomp(@line_end).chomp("\r").split(@separator, -1)
+        values =
+          line.include?('"') ? whole_row(scanner, start, last) : line.chomp(@line_end).chomp("\r").split(@separator, -1)
         break scanner.pos = start if values == :unfinished
 
         row = text.byteslice(start, scanner.pos - start).chomp(@line_end).chomp("\r")
@@ -151,7 +152,9 @@ module CommandLine
       found = PARTS.map { |part| place(names, part) }
       return found if found.compact.size >= 2
 
-      raise Grittle::Error, "The header needs at least two of the columns sand, silt and clay; it has: #{names.join(', ')}.#{hint(names)}"
+      raise Grittle::Error,
+            "The header needs at least two of the columns sand, silt and clay; it has: " \
+            "#{names.join(', ')}.#{hint(names)}"
     end
 
     # A column with exactly the part's name goes before one that is spelt in another way.
@@ -164,7 +167,10 @@ module CommandLine
     end
 
     def hint(names)
-      alike = PARTS.filter_map { |part| (name = names.find { |one| one.downcase.include?(part.to_s) }) && "“#{name}” to #{part}" }
+      alike =
+        PARTS.filter_map do |part|
+          (name = names.find { |one| one.downcase.include?(part.to_s) }) && "“#{name}” to #{part}"
+        end
       alike.empty? ? "" : " Rename #{alike.join(', ')}."
     end
 
@@ -205,7 +211,8 @@ module CommandLine
     # The sentence stands in its own column, also where fields are missing.
     def write_bad(out, row, count, sentence)
       @bad += 1
-      out << row << (@separator * ([@width - count, 0].max + @triangles.size + 1)) << '"' << sentence.tr('"', "'").b << "\"\n"
+      out << row << (@separator * ([@width - count, 0].max + @triangles.size + 1)) << '"' << sentence.tr('"', "'").b <<
+        "\"\n"
     end
 
     def classes(values)
@@ -221,7 +228,11 @@ module CommandLine
       return if text.strip.empty?
       return text.to_f if text.match?(NUMBER)
 
-      @separator != "," && text.match?(DECIMAL_COMMA) ? text.tr(",", ".").to_f : text.dup.force_encoding(Encoding::UTF_8).scrub
+      if @separator != "," && text.match?(DECIMAL_COMMA)
+        text.tr(",", ".").to_f
+      else
+        text.dup.force_encoding(Encoding::UTF_8).scrub
+      end
     end
   end
 end

@@ -5,8 +5,9 @@ module Grittle
   class Assessment
     # The estimate with suggestions what to test next, the estimate alone, or neither.
     EVIDENCE = %w[full estimate none].freeze
-    ORGANIC = "Marked as organic. Organic soil gets no texture class: call it #{Names::ORGANIC.values[0...-1].join(', ')} or " \
-              "#{Names::ORGANIC.values.last}, or give a reason for a class.".freeze
+    ORGANIC =
+      "Marked as organic. Organic soil gets no texture class: call it #{Names::ORGANIC.values[0...-1].join(', ')} or " \
+      "#{Names::ORGANIC.values.last}, or give a reason for a class.".freeze
 
     attr_reader :observations, :key, :method
 
@@ -16,7 +17,13 @@ module Grittle
     # @param evidence [String] how much of the second opinion: one of EVIDENCE
     # @param model [Evidence::Model] how likely each answer is, and the hand that felt it
     # @raise [UnknownName]
-    def initialize(observations, method: FieldMethod.new, evidence_system: nil, evidence: "full", model: Evidence::STANDARD)
+    def initialize(
+      observations,
+      method: FieldMethod.new,
+      evidence_system: nil,
+      evidence: "full",
+      model: Evidence::STANDARD
+    )
       raise UnknownName.new("evidence", evidence, EVIDENCE) unless EVIDENCE.include?(evidence)
 
       @observations = observations
@@ -139,7 +146,9 @@ module Grittle
     private
 
     # Sand, only because nothing holds together: organic soil does not either.
-    def named_by_no_ball? = organic? && Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM).ball&.value == false
+    def named_by_no_ball?
+      organic? && Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM).ball&.value == false
+    end
 
     def without_class(result)
       note = { "rule" => "organic", "sentence" => "A ball that does not hold says nothing of organic soil." }
@@ -163,15 +172,24 @@ module Grittle
       return found if @evidence == "estimate"
 
       suggested = Evidence::NextTests.new(estimate).to_a
-      found.merge("next_tests" => suggested, "next_sentence" => (Evidence::NextTests::NOTHING_WORTH_IT if suggested.empty?))
+      found.merge(
+        "next_tests" => suggested,
+        "next_sentence" => (Evidence::NextTests::NOTHING_WORTH_IT if suggested.empty?)
+      )
     end
 
     # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.
     def named(result)
       outcomes = result.outcomes.zip(percents(result)).map do |(code, weight), percent|
-        { "code" => code, "name" => Names.fetch(result.system, code).name, "weight" => weight.round(3), "percent" => percent }
+        {
+          "code" => code,
+          "name" => Names.fetch(result.system, code).name,
+          "weight" => weight.round(3),
+          "percent" => percent
+        }
       end
-      whole = result.to_h.merge("name" => Keys[result.key]::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
+      whole =
+        result.to_h.merge("name" => Keys[result.key]::NAME, "outcomes" => outcomes, "agreement" => agreement(result))
       whole["tiers"] ? whole.merge("tiers" => with_percents(whole["tiers"])) : whole
     end
 
@@ -231,8 +249,14 @@ module Grittle
 
       TRIANGLES.values.map do |triangle|
         found, *near = triangle.near(composition)
-        { "system" => triangle.id, "name" => triangle.name, "code" => found.code, "class" => found.name,
-          "near" => near.map(&:name), "agreement" => agreement_with(NamedClass.new(system: triangle.id, code: found.code)) }
+        {
+          "system" => triangle.id,
+          "name" => triangle.name,
+          "code" => found.code,
+          "class" => found.name,
+          "near" => near.map(&:name),
+          "agreement" => agreement_with(NamedClass.new(system: triangle.id, code: found.code))
+        }
       end
     end
 

@@ -4,7 +4,11 @@ RSpec.describe Grittle::Entry::Fields do
   it "has a label and a way to be read for every field, and words that are told apart" do
     described_class::ALL.each_value do |fields|
       fields.each do |name, field|
-        expect([field.name, field.label.empty?, field.type == :choice ? field.words.size > 1 : true]).to eq [name, false, true]
+        expect([field.name, field.label.empty?, field.type == :choice ? field.words.size > 1 : true]).to eq [
+          name,
+          false,
+          true
+        ]
       end
       expect(fields.values.map(&:label).uniq.size).to eq fields.size
     end
@@ -12,15 +16,20 @@ RSpec.describe Grittle::Entry::Fields do
 
   # Limits of the words: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3 (published)
   {
-    ["mottle_abundance", "Common, 2 to under 20 %"] => "common", ["effervescence", "very slight"] => "very_slight",
+    ["mottle_abundance", "Common, 2 to under 20 %"] => "common",
+    ["effervescence", "very slight"] => "very_slight",
     %w[structure_grade massive] => "massive",
-    ["moist_colour", "10yr 4 / 3"] => "10YR 4/3", ["fragments_percent", "12,5"] => 12.5, ["fragments_percent", 30] => 30,
+    ["moist_colour", "10yr 4 / 3"] => "10YR 4/3",
+    %w[fragments_percent 12,5] => 12.5,
+    ["fragments_percent", 30] => 30,
     %w[fell_in yes] => true,
-    %w[fell_in no] => false, ["note", "  "] => nil, ["roots", nil] => nil
+    %w[fell_in no] => false,
+    ["note", "  "] => nil,
+    ["roots", nil] => nil
   }.each do |(name, typed), kept|
-    it("keeps #{typed.inspect} as #{kept.inspect} in #{name}") {
+    it("keeps #{typed.inspect} as #{kept.inspect} in #{name}") do
       expect(described_class.read("horizon", name => typed)).to eq(name => kept)
-    }
+    end
   end
 
   {
@@ -30,7 +39,9 @@ RSpec.describe Grittle::Entry::Fields do
     { "moist_colour" => "brown" } => /no Munsell notation/,
     { "note" => "x" * 2001 } => /at most 2000/, { "taste" => 1 } => "A horizon has no “taste”."
   }.each do |typed, sentence|
-    it("refuses #{typed.to_s[0, 40]}") { expect { described_class.read("horizon", typed) }.to raise_error(Grittle::InvalidInput, sentence) }
+    it("refuses #{typed.to_s[0, 40]}") do
+      expect { described_class.read("horizon", typed) }.to raise_error(Grittle::InvalidInput, sentence)
+    end
   end
 
   it "names every bad field at once" do
@@ -50,7 +61,9 @@ RSpec.describe Grittle::Entry::Fields do
     described_class::ALL.each do |kind, fields|
       fields.values.select(&:words).each do |field|
         field.words.each do |value, name|
-          expect([value, name, name.upcase].map { |typed| described_class.read(kind, field.name => typed)[field.name] }.uniq).to eq [value]
+          expect(
+            [value, name, name.upcase].map { |typed| described_class.read(kind, field.name => typed)[field.name] }.uniq
+          ).to eq [value]
           expect(field.say(value)).to eq name
         end
       end

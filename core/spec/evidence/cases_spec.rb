@@ -10,13 +10,23 @@ RSpec.describe Grittle::Evidence::Estimate do
   let(:both) { { "ball_holds" => true, "ribbon_forms" => true } }
 
   # A hand that was calibrated against the laboratory: it reads clay 4 points too rich.
-  let(:calibrated) { Grittle::Evidence::STANDARD.with(hand: Grittle::Evidence::Hand.new(shifts: { clay: 4 }, sds: { clay: 2.5 })) }
+  let(:calibrated) do
+    Grittle::Evidence::STANDARD.with(hand: Grittle::Evidence::Hand.new(shifts: { clay: 4 }, sds: { clay: 2.5 }))
+  end
 
   [
     [{ "ball_holds" => false, "ribbon_forms" => nil }, { "S" => 69, "LS" => 19 }, [84, 9, 7]],
     [{ "ribbon_forms" => false }, { "LS" => 50, "SL" => 33, "S" => 12 }, [77, 15, 8]],
-    [{ "ribbons" => [41, 44, 39], "wet_rub" => "neither" }, { "CL" => 39, "C" => 22, "L" => 13, "SCL" => 8 }, [33, 32, 35]],
-    [{ "ribbons" => [52, 57, 49], "wet_rub" => "very_smooth" }, { "SICL" => 46, "SIC" => 25, "CL" => 10 }, [12, 52, 36]],
+    [
+      { "ribbons" => [41, 44, 39], "wet_rub" => "neither" },
+      { "CL" => 39, "C" => 22, "L" => 13, "SCL" => 8 },
+      [33, 32, 35]
+    ],
+    [
+      { "ribbons" => [52, 57, 49], "wet_rub" => "very_smooth" },
+      { "SICL" => 46, "SIC" => 25, "CL" => 10 },
+      [12, 52, 36]
+    ],
     [{ "ribbons" => [22, 24], "sand_estimate" => { "percent" => 58, "half_width" => 0 }, "thumbprint" => false },
      { "SL" => 47, "SCL" => 26, "L" => 23 }, [57, 26, 17]],
     [{ "ribbons" => [9], "wet_rub" => "very_gritty" }, { "SL" => 73, "L" => 9, "LS" => 8 }, [64, 25, 11]],
@@ -26,8 +36,11 @@ RSpec.describe Grittle::Evidence::Estimate do
      { "SIL" => 71, "SI" => 26 }, [13, 75, 12]],
     [{ "ribbons" => [4.9, 4.9, 4.9], "wet_rub" => "very_smooth" }, { "SIL" => 62, "SI" => 33 }, [21, 73, 6]],
     [{ "ribbons" => [5.0, 5.0, 5.0], "wet_rub" => "very_smooth" }, { "SIL" => 62, "SI" => 33 }, [21, 73, 6]],
-    [{ "ball_holds" => nil, "ribbon_forms" => nil, "cast_strength" => "none" }, { "SL" => 31, "SIL" => 21, "LS" => 18, "S" => 15 },
-     [59, 35, 6]],
+    [
+      { "ball_holds" => nil, "ribbon_forms" => nil, "cast_strength" => "none" },
+      { "SL" => 31, "SIL" => 21, "LS" => 18, "S" => 15 },
+      [59, 35, 6]
+    ],
     [{ "ball_holds" => false, "ribbons" => [30, 32, 29] }, { "S" => 69, "LS" => 19 }, [84, 9, 7]],
     [{ "ribbons" => [26], "wet_rub" => "neither" }, { "L" => 42, "CL" => 21 }, nil]
   ].each do |given, classes, mean|
@@ -42,14 +55,21 @@ RSpec.describe Grittle::Evidence::Estimate do
 
   it "takes a calibrated hand's own bias in place of the uncalibrated one" do
     found = estimate(both.merge("ribbons" => ribbons(41, 44, 39), "wet_rub" => "neither"), model: calibrated)
-    { "CL" => 35, "L" => 24, "C" => 14, "SCL" => 11 }.each { |code, percent| expect(100 * found.classes[code]).to be_within(3).of(percent) }
+    { "CL" => 35, "L" => 24, "C" => 14, "SCL" => 11 }.each do |code, percent|
+      expect(100 * found.classes[code]).to be_within(3).of(percent)
+    end
     found.mean.values.zip([34, 34, 32]).each { |part, wanted| expect(part).to be_within(1.5).of(wanted) }
   end
 
   describe "whatever is felt" do
     let(:given) do
-      both.merge("ribbons" => ribbons(41, 44, 39), "wet_rub" => "neither", "grittiness" => "slight", "stickiness" => "moderately",
-                 "cast_strength" => "strong")
+      both.merge(
+        "ribbons" => ribbons(41, 44, 39),
+        "wet_rub" => "neither",
+        "grittiness" => "slight",
+        "stickiness" => "moderately",
+        "cast_strength" => "strong"
+      )
     end
 
     it "does not depend on the order of answers" do
@@ -75,7 +95,10 @@ RSpec.describe Grittle::Evidence::Estimate do
     {
       "a toss that holds stands in for the ball" => [{ "toss" => "holds" }, { "ball_holds" => true }],
       "two stand-ins count once" => [{ "toss" => "holds", "ring_forms" => true }, { "ball_holds" => true }],
-      "a ribbon's look of none stands in for no ribbon" => [{ "ribbon_character" => "none" }, { "ribbon_forms" => false }],
+      "a ribbon's look of none stands in for no ribbon" => [
+        { "ribbon_character" => "none" },
+        { "ribbon_forms" => false }
+      ],
       "a ball of no strength is the same answer as no ball" =>
         [{ "ball_holds" => false, "cast_strength" => "none" }, { "ball_holds" => false }],
       "without a ball nothing said of ribbons counts" =>
@@ -107,7 +130,8 @@ RSpec.describe Grittle::Evidence::Estimate do
     end
 
     it "goes by the curve that is chosen" do
-      clay = %w[cautious consensus].map { |curve| estimate({ "ribbons" => ribbons(40, 41) }, curve: curve).mean["clay"] }
+      clay =
+        %w[cautious consensus].map { |curve| estimate({ "ribbons" => ribbons(40, 41) }, curve: curve).mean["clay"] }
       expect(clay.last - clay.first).to be > 5
     end
 
@@ -139,7 +163,10 @@ RSpec.describe Grittle::Evidence::Estimate do
 
     {
       { "ball_holds" => false } => [true, "Sand, most likely (69 %)."],
-      { "ball_holds" => true, "ribbon_forms" => false } => [true, "On the line between loamy sand and sandy loam (50 and 33 %)."],
+      {
+        "ball_holds" => true,
+        "ribbon_forms" => false
+      } => [true, "On the line between loamy sand and sandy loam (50 and 33 %)."],
       { "ball_holds" => true, "wet_rub" => "neither", "ribbons" => [26] } =>
         [false, "Loam, most likely (42 %); clay loam is possible (21 %)."],
       { "ball_holds" => true, "ribbons" => [52, 57, 49] } => [false, /\ANo class stands out yet; .+ improbable/],

@@ -35,15 +35,24 @@ RSpec.describe Grittle::Evidence::NextTests do
 
   it "suggests nothing that was made, whose moment is past, or that the hand cannot do" do
     all = described_class.new(estimate(given)).all.keys
-    expect(all & %w[ball_holds ribbon_forms ribbons wet_rub moist_clod water_uptake mould_feel clay_estimate]).to be_empty
-    expect(described_class.new(estimate("ball_holds" => false)).all.keys & %w[ribbons plasticity shine cast_strength]).to be_empty
+    expect(
+      all & %w[ball_holds ribbon_forms ribbons wet_rub moist_clod water_uptake mould_feel clay_estimate]
+    ).to be_empty
+    expect(
+      described_class.new(estimate("ball_holds" => false)).all.keys & %w[ribbons plasticity shine cast_strength]
+    ).to be_empty
     expect(described_class.new(estimate({})).all.keys).to include("ball_holds", "dry_clod")
     expect(described_class.new(estimate({})).all.keys).not_to include("ribbons")
   end
 
   it "says so when nothing is worth it" do
-    sure = { "ball_holds" => true, "ribbons" => ribbons(14, 12, 15), "wet_rub" => "very_smooth", "decanted_sand" => "trace",
-             "floury_feel" => "strong" }
+    sure = {
+      "ball_holds" => true,
+      "ribbons" => ribbons(14, 12, 15),
+      "wet_rub" => "very_smooth",
+      "decanted_sand" => "trace",
+      "floury_feel" => "strong"
+    }
     evidence = Grittle.assess(sure).to_h["evidence"]
     expect(evidence["next_tests"]).to be_empty
     expect(evidence["next_sentence"]).to include "send it to the laboratory"

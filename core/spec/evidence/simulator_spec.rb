@@ -26,7 +26,10 @@ RSpec.describe Grittle::Evidence::Simulator do
     Grittle::Evidence::Model.states("stickiness").zip(sticky) do |state, share|
       expect(hands.count { |felt| felt["stickiness"] == state } / 600.0).to be_within(0.06).of(share)
     end
-    mean = hands.filter_map { |felt| felt["ribbons"]&.sum { |one| one["length_mm"] } }.then { |sums| sums.sum / 3.0 / sums.size }
+    mean =
+      hands
+      .filter_map { |felt| felt["ribbons"]&.sum { |one| one["length_mm"] } }
+      .then { |sums| sums.sum / 3.0 / sums.size }
     expect(mean).to be_within(1.5).of(Grittle::Curves["consensus"].length(25))
   end
 
@@ -45,8 +48,12 @@ RSpec.describe Grittle::Evidence::Simulator do
         cell = random.rand(Grittle::Evidence::Grid::SIZE)
         sand, _, clay = Grittle::Evidence::Grid::CELLS[cell]
         bias = options[:own] ? { clay: deviate(random) * 4, sand: deviate(random) * 5 } : {}
-        felt = described_class.new(seed, **options.except(:own), bias: bias)
-                              .feel(soil(sand, clay), tests: others.sample(random.rand(2..7), random: random), ribbons: 3)
+        felt =
+          described_class.new(seed, **options.except(:own), bias: bias).feel(
+            soil(sand, clay),
+            tests: others.sample(random.rand(2..7), random: random),
+            ribbons: 3
+          )
         found = Grittle::Evidence::Estimate.new(Grittle::Observations.new(felt))
         code, share = found.classes.first
         said << (code == Grittle::Triangles::USDA.classify(soil(sand, clay)).code) if share.between?(0.6, 0.7)

@@ -3,7 +3,10 @@
 require_relative "../spec_helper"
 
 RSpec.describe "What is said of ribbons, whichever key leads" do
-  def main(key, *made, **more) = Grittle.assess({ "ball_holds" => true, "ribbons" => made.flatten, **more }, key: key).main
+  def main(key, *made, **more)
+    Grittle.assess({ "ball_holds" => true, "ribbons" => made.flatten, **more }, key: key).main
+  end
+
   def rules(*args) = main(*args)["notes"].map { |note| note["rule"] }
 
   # Lengths that end on 50 mm of field grades and sand first; rolling and two numbers have no limit of length.
@@ -24,7 +27,9 @@ RSpec.describe "What is said of ribbons, whichever key leads" do
   it "tells of single, growing, uneven and unbroken ribbons by every key" do
     expect(rules("field_grades", ribbons(40))).to include "one_ribbon"
     expect(rules("two_numbers", ribbons(40, 46, 53))).to include "drifting"
-    expect(rules("sand_first", ribbons(40, thickness_mm: 2) + ribbons(41, thickness_mm: 4))).to include "uneven_thickness"
+    expect(
+      rules("sand_first", ribbons(40, thickness_mm: 2) + ribbons(41, thickness_mm: 4))
+    ).to include "uneven_thickness"
     expect(rules("rolling", ribbons(90, ended: "never_broke"))).to include "never_broke"
   end
 

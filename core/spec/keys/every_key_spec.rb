@@ -52,25 +52,53 @@ RSpec.describe "Every key" do
     draw = RandomObservations.new(11)
     500.times do
       given = draw.draw(0.8)
-      keys.each { |key| walk(key, given).outcomes.each { |code, _| expect(Grittle::Names.fetch(key::SYSTEM, code).name).to be_a(String) } }
+      keys.each do |key|
+        walk(key, given).outcomes.each do |code, _|
+          expect(Grittle::Names.fetch(key::SYSTEM, code).name).to be_a(String)
+        end
+      end
     end
   end
 
   # Common practice and the keys' own pages: one set of answers, given once, answered by every school.
   describe "given one set of answers" do
     let(:given) do
-      { "ball_holds" => true, "cast_strength" => "strong", "toss" => "holds", "ribbons" => ribbons(44, 47, 45, carried_own_weight: true),
-        "ribbon_character" => "thin", "wet_rub" => "neither", "grittiness" => "moderate", "floury_feel" => "some",
-        "sand_estimate" => { "percent" => 31.25, "half_width" => 6.25 }, "stickiness" => "moderately", "plasticity" => "moderately",
-        "finest_wire_mm" => "3", "ring_forms" => true, "shine" => "slight", "squeezed_surface" => "moderately_shiny",
-        "coherence" => "strongly_coherent", "rods" => "fracture" }
+      {
+        "ball_holds" => true,
+        "cast_strength" => "strong",
+        "toss" => "holds",
+        "ribbons" => ribbons(44, 47, 45, carried_own_weight: true),
+        "ribbon_character" => "thin",
+        "wet_rub" => "neither",
+        "grittiness" => "moderate",
+        "floury_feel" => "some",
+        "sand_estimate" => {
+          "percent" => 31.25,
+          "half_width" => 6.25
+        },
+        "stickiness" => "moderately",
+        "plasticity" => "moderately",
+        "finest_wire_mm" => "3",
+        "ring_forms" => true,
+        "shine" => "slight",
+        "squeezed_surface" => "moderately_shiny",
+        "coherence" => "strongly_coherent",
+        "rods" => "fracture"
+      }
     end
 
     it "asks nothing more, in any key" do
       expect(keys.to_h { |key| [key::ID, walk(key, given).next_question] }.compact).to be_empty
       firsts = keys.to_h { |key| [key::ID, walk(key, given).outcomes.first.first] }
-      expect(firsts).to include("ribbon_and_rub" => "CL", "sand_first" => "CL", "rolling" => "CL", "two_numbers" => "CL",
-                                "texture_groups" => "moderately_fine", "length_alone" => "loam", "field_grades" => "CLS")
+      expect(firsts).to include(
+        "ribbon_and_rub" => "CL",
+        "sand_first" => "CL",
+        "rolling" => "CL",
+        "two_numbers" => "CL",
+        "texture_groups" => "moderately_fine",
+        "length_alone" => "loam",
+        "field_grades" => "CLS"
+      )
     end
 
     it "asks for the ring where the ring is taken away, in exactly the keys that need it" do

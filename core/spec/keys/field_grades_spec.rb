@@ -21,18 +21,38 @@ RSpec.describe Grittle::Keys::FieldGrades do
     "ZL" => typical([25, 25, 26], "coherent", "none", "very_smooth", floury_feel: "strong", feel_words: ["silky"]),
     "SCL" => typical([32, 33, 32], "strongly_coherent", "moderate", "very_gritty", grains_seen: "some"),
     "CL" => typical([45, 45, 46], "coherent", "slight", "neither", plasticity: "moderately", feel_words: ["smooth"]),
-    "CLS" => typical([45, 45, 46], "coherent", "moderate", "very_gritty", plasticity: "moderately", grains_seen: "many"),
+    "CLS" =>
+      typical([45, 45, 46], "coherent", "moderate", "very_gritty", plasticity: "moderately", grains_seen: "many"),
     "ZCL" => typical([45, 45, 46], "coherent", "none", "very_smooth", plasticity: "moderately", feel_words: ["silky"]),
     "LCS" => typical([62, 62, 63], "strongly_coherent", "moderate", "very_gritty", plasticity: "very"),
-    "LCZ" => typical([62, 62, 63], "strongly_coherent", "none", "very_smooth", plasticity: "very", feel_words: ["silky"]),
-    "LC" => typical([62, 62, 63], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "slight"),
-    "LMC" => typical([75, 75, 76], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "slight"),
-    "MC" => typical([90, 91, 90], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "moderate",
-                                                                          rods: "without_fracture"),
+    "LCZ" =>
+      typical([62, 62, 63], "strongly_coherent", "none", "very_smooth", plasticity: "very", feel_words: ["silky"]),
+    "LC" =>
+      typical([62, 62, 63], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "slight"),
+    "LMC" =>
+      typical([75, 75, 76], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "slight"),
+    "MC" =>
+      typical(
+        [90, 91, 90],
+        "strongly_coherent",
+        "none",
+        "neither",
+        plasticity: "very",
+        shear_resistance: "moderate",
+        rods: "without_fracture"
+      ),
     "MHC" => typical([90, 91, 90], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "firm",
                                                                            rods: "without_fracture"),
-    "HC" => typical([95, 96, 95], "strongly_coherent", "none", "neither", plasticity: "very", shear_resistance: "very_firm",
-                                                                          rods: "without_fracture")
+    "HC" =>
+      typical(
+        [95, 96, 95],
+        "strongly_coherent",
+        "none",
+        "neither",
+        plasticity: "very",
+        shear_resistance: "very_firm",
+        rods: "without_fracture"
+      )
   }
 
   grades.each do |code, given|
@@ -47,7 +67,11 @@ RSpec.describe Grittle::Keys::FieldGrades do
   # One answer that speaks for something else; resistance decides among the clays and is left out.
   it "keeps the grade among the outcomes when one answer is wrong" do
     wrong = { "grittiness" => { "none" => "extreme", "slight" => "extreme", "moderate" => "none", "very" => "none" },
-              "wet_rub" => { "neither" => "very_gritty", "very_smooth" => "very_gritty", "very_gritty" => "very_smooth" },
+              "wet_rub" => {
+                "neither" => "very_gritty",
+                "very_smooth" => "very_gritty",
+                "very_gritty" => "very_smooth"
+              },
               "plasticity" => { "moderately" => "non", "very" => "slightly" } }
     lost = grades.except("LCS", "LCZ").flat_map do |code, given|
       wrong.filter_map do |test, swaps|
@@ -84,13 +108,19 @@ RSpec.describe Grittle::Keys::FieldGrades do
   end
 
   it "names the grade beyond the limit where the interval reaches it" do
-    result = walk({ "ball_holds" => true, "ribbons" => ribbons(49, 50, 51), "grittiness" => "none", "wet_rub" => "neither" })
+    result =
+      walk({ "ball_holds" => true, "ribbons" => ribbons(49, 50, 51), "grittiness" => "none", "wet_rub" => "neither" })
     expect(result.outcomes.map(&:first)).to include("CL", "LC")
     expect(result.on_the_limit).to be true
   end
 
   it "marks a ribbon of another shape than its own, and uses it" do
-    given = { "ball_holds" => true, "ribbons" => ribbons(45, 45, thickness_mm: 4), "grittiness" => "slight", "wet_rub" => "neither" }
+    given = {
+      "ball_holds" => true,
+      "ribbons" => ribbons(45, 45, thickness_mm: 4),
+      "grittiness" => "slight",
+      "wet_rub" => "neither"
+    }
     expect(walk(given).notes).to include("rule" => "not_this_schools_ribbon",
                                          "sentence" => "Not this school's ribbon: it wants one 2 to 3 mm thick.")
     expect(codes(given).first).to eq "CL"
@@ -101,7 +131,11 @@ RSpec.describe Grittle::Keys::FieldGrades do
 
   # Order of the page: bolus, ribbon, feel.
   {
-    {} => "ball_holds", { "coherence" => "coherent" } => "ribbon_forms", { "coherence" => "coherent", "ribbon_forms" => true } => "ribbons",
+    {} => "ball_holds",
+    { "coherence" => "coherent" } => "ribbon_forms",
+    { "coherence" => "coherent", "ribbon_forms" => true } => "ribbons",
     { "ribbons" => [{ "length_mm" => 45 }] } => "grittiness"
-  }.each { |given, question| it("asks for #{question} after #{given.keys}") { expect(walk(given).next_question).to eq question } }
+  }.each do |given, question|
+    it("asks for #{question} after #{given.keys}") { expect(walk(given).next_question).to eq question }
+  end
 end

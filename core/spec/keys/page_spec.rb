@@ -5,8 +5,27 @@ require_relative "../../../bin/support/numbers_page"
 
 RSpec.describe Grittle::Keys::Page do
   grades = Grittle::Data::FIELD_GRADES
-  parts = { title: "Page", source: "a handbook", mark: "from memory", printed: { "S" => { "bolus" => "sandy" } },
-            read: { "S" => { "ribbons" => "0-2", "grittiness" => "extreme" } }, near: { "S" => { "grittiness" => "very" } } }
+  parts = {
+    title: "Page",
+    source: "a handbook",
+    mark: "from memory",
+    printed: {
+      "S" => {
+        "bolus" => "sandy"
+      }
+    },
+    read: {
+      "S" => {
+        "ribbons" => "0-2",
+        "grittiness" => "extreme"
+      }
+    },
+    near: {
+      "S" => {
+        "grittiness" => "very"
+      }
+    }
+  }
 
   # The lengths printed beside the grades, from memory: Northcote 1979; Australian Soil and Land Survey Field Handbook,
   # 3rd ed.
@@ -31,17 +50,46 @@ RSpec.describe Grittle::Keys::Page do
   end
 
   {
-    "a class that is not read" => { read: {} }, "an answer that is none" => { near: { "S" => { "grittiness" => "sandy" } } },
-    "an answer that fits and is near" => { near: { "S" => { "grittiness" => "extreme" } } },
-    "what is near where nothing is read" => { near: { "S" => { "shine" => "none" } } }, "an unknown mark" => { mark: "heard" }
+    "a class that is not read" => {
+      read: {}
+    },
+    "an answer that is none" => {
+      near: {
+        "S" => {
+          "grittiness" => "sandy"
+        }
+      }
+    },
+    "an answer that fits and is near" => {
+      near: {
+        "S" => {
+          "grittiness" => "extreme"
+        }
+      }
+    },
+    "what is near where nothing is read" => {
+      near: {
+        "S" => {
+          "shine" => "none"
+        }
+      }
+    },
+    "an unknown mark" => {
+      mark: "heard"
+    }
   }.each do |what, changed|
-    it("is refused with #{what}") { expect { described_class.new(**parts, **changed) }.to raise_error ArgumentError, /Page/ }
+    it("is refused with #{what}") do
+      expect { described_class.new(**parts, **changed) }.to raise_error ArgumentError, /Page/
+    end
   end
 
   it "refuses a figure without a unit, a source or a known mark" do
-    [[1, "", "our own", "why"], [1, "mm", "heard", "why"], [1, "mm", "our own"], [nil, "mm", "our own", "why"]].each do |row|
-      expect { Grittle::Figures.new("Few", "one" => row) }.to raise_error ArgumentError, /one of Few/
-    end
+    [
+      [1, "", "our own", "why"],
+      [1, "mm", "heard", "why"],
+      [1, "mm", "our own"],
+      [nil, "mm", "our own", "why"]
+    ].each { |row| expect { Grittle::Figures.new("Few", "one" => row) }.to raise_error ArgumentError, /one of Few/ }
   end
 
   it "is shown with every other number in docs/numbers.md" do

@@ -62,7 +62,8 @@ RSpec.describe Grittle::Keys::RibbonAndRub do
 
   describe "a stub" do
     # (13 - 9)/16 = 0.25
-    it "of 9 mm is named loamy sand beside sandy loam when it rubs very gritty, else flagged, and smooth not even that" do
+    it "of 9 mm is named loamy sand beside sandy loam when it rubs very gritty, else flagged, and smooth not even " \
+       "that" do
       gritty = walk(holding(9, "very_gritty"))
       expect(gritty.outcomes).to eq [["SL", 0.75], ["LS", 0.25]]
       smooth = walk(holding(9, "very_smooth"))
@@ -86,9 +87,12 @@ RSpec.describe Grittle::Keys::RibbonAndRub do
 
   describe "with answers missing" do
     {
-      {} => ["ball_holds", 11], { "ball_holds" => false } => ["moisture_rounds", 11],
-      { "ball_holds" => true } => ["ribbon_forms", 10], { "ball_holds" => true, "ribbon_forms" => true } => ["ribbons", 9],
-      { "ribbons" => ribbons(70, 70, 70) } => ["wet_rub", 3], { "ball_holds" => true, "wet_rub" => "very_smooth" } => ["ribbon_forms", 4],
+      {} => ["ball_holds", 11],
+      { "ball_holds" => false } => ["moisture_rounds", 11],
+      { "ball_holds" => true } => ["ribbon_forms", 10],
+      { "ball_holds" => true, "ribbon_forms" => true } => ["ribbons", 9],
+      { "ribbons" => ribbons(70, 70, 70) } => ["wet_rub", 3],
+      { "ball_holds" => true, "wet_rub" => "very_smooth" } => ["ribbon_forms", 4],
       { "ribbons" => ribbons(20, ended: "torn") } => ["ribbon_forms", 10]
     }.each do |given, (question, count)|
       it "asks for #{question} and leaves #{count} classes after #{given.keys.join(', ')}" do
@@ -103,7 +107,11 @@ RSpec.describe Grittle::Keys::RibbonAndRub do
       answers = { "ball_holds" => [true, false], "moisture_rounds" => [0, 3], "ribbon_forms" => [true, false],
                   "wet_rub" => %w[very_gritty very_smooth neither], "ribbons" => nil }
       pick = lambda do |name|
-        name == "ribbons" ? ribbons(*Array.new(random.rand(1..10)) { random.rand(0..120) }) : answers[name].sample(random: random)
+        if name == "ribbons"
+          ribbons(*Array.new(random.rand(1..10)) { random.rand(0..120) })
+        else
+          answers[name].sample(random: random)
+        end
       end
       500.times do
         given = answers.keys.select { random.rand < 0.4 }.to_h { |name| [name, pick.call(name)] }

@@ -26,7 +26,13 @@ RSpec.describe Grittle::Keys::Rolling do
     rolled("3", false, floury_feel: "some", grittiness: "moderate", stickiness: "slightly") => %w[L],
     rolled("3", false, floury_feel: "some", grittiness: "very", stickiness: "non") => %w[SL/rich],
     rolled("3", false, floury_feel: "some", grittiness: "very", stickiness: "moderately") => %w[SCL],
-    rolled("7", floury_feel: "none", grittiness: "moderate", stickiness: "very", squeezed_surface: "moderately_shiny") => %w[SCL],
+    rolled(
+      "7",
+      floury_feel: "none",
+      grittiness: "moderate",
+      stickiness: "very",
+      squeezed_surface: "moderately_shiny"
+    ) => %w[SCL],
     # 3  wire of 3 mm bends to a ring
     rolled("3", true, grittiness: "very") => %w[SC],
     rolled("3", true, grittiness: "slight", plasticity: "moderately") => %w[CL],

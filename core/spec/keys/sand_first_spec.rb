@@ -8,18 +8,36 @@ RSpec.describe Grittle::Keys::SandFirst do
 
   # What the manuals' table says of each class (from memory: Canadian field manuals; lengths under 50 mm our own model).
   def self.typical(wet_rub, cast, lengths, grittiness, shine, stickiness, **more)
-    { "wet_rub" => wet_rub, "cast_strength" => cast, "ribbons" => ribbons(*lengths), "grittiness" => grittiness, "shine" => shine,
-      "stickiness" => stickiness, **more.transform_keys(&:to_s) }
+    {
+      "wet_rub" => wet_rub,
+      "cast_strength" => cast,
+      "ribbons" => ribbons(*lengths),
+      "grittiness" => grittiness,
+      "shine" => shine,
+      "stickiness" => stickiness,
+      **more.transform_keys(&:to_s)
+    }
   end
 
   classes = {
     "LS" => typical("very_gritty", "very_weak", [3, 3, 3], "very", "none", "non", floury_feel: "some"),
     "SL" => typical("very_gritty", "weak", [14, 14, 15], "very", "none", "slightly", floury_feel: "some"),
-    "SCL" => typical("very_gritty", "moderate", [24, 25, 24], "very", "slight", "moderately", ribbon_character: "short_thick"),
+    "SCL" =>
+      typical("very_gritty", "moderate", [24, 25, 24], "very", "slight", "moderately", ribbon_character: "short_thick"),
     "SC" => typical("very_gritty", "strong", [60, 61, 60], "moderate", "moderate", "very", ribbon_character: "thin"),
     "L" => typical("neither", "moderate", [18, 18, 19], "moderate", "none", "slightly", floury_feel: "some"),
     "SIL" => typical("very_smooth", "weak", [16, 15, 16], "slight", "none", "slightly", ribbon_character: "flakes"),
-    "SI" => typical("very_smooth", "weak", [9, 9, 9], "none", "none", "non", floury_feel: "strong", ribbon_character: "flakes"),
+    "SI" =>
+      typical(
+        "very_smooth",
+        "weak",
+        [9, 9, 9],
+        "none",
+        "none",
+        "non",
+        floury_feel: "strong",
+        ribbon_character: "flakes"
+      ),
     "CL" => typical("neither", "strong", [37, 37, 38], "moderate", "slight", "moderately", ribbon_character: "thin"),
     "SICL" => typical("very_smooth", "strong", [37, 37, 38], "none", "slight", "moderately", floury_feel: "some"),
     "SIC" => typical("very_smooth", "very_strong", [62, 63, 62], "none", "moderate", "very", ribbon_character: "thin"),
@@ -38,15 +56,23 @@ RSpec.describe Grittle::Keys::SandFirst do
               "cast_strength" => { "very_weak" => "strong", "weak" => "very_strong", "moderate" => "very_strong",
                                    "strong" => "weak", "very_strong" => "weak" } }
     lost = classes.flat_map do |code, given|
-      wrong.filter_map { |test, swaps| [code, test] unless codes(given.merge(test => swaps.fetch(given[test]))).include?(code) }
+      wrong.filter_map do |test, swaps|
+        [code, test] unless codes(given.merge(test => swaps.fetch(given[test]))).include?(code)
+      end
     end
     expect(lost).to be_empty
   end
 
   # Common practice: strong cast, 30 mm that carries its weight, moderate grains, sticky, slight shine.
   it "finds clay loam, or its neighbour, where the trade does" do
-    given = { "wet_rub" => "neither", "cast_strength" => "strong", "ribbons" => ribbons(30, 30, 30, carried_own_weight: true),
-              "grittiness" => "moderate", "stickiness" => "moderately", "shine" => "slight" }
+    given = {
+      "wet_rub" => "neither",
+      "cast_strength" => "strong",
+      "ribbons" => ribbons(30, 30, 30, carried_own_weight: true),
+      "grittiness" => "moderate",
+      "stickiness" => "moderately",
+      "shine" => "slight"
+    }
     expect(codes(given).first).to eq "CL"
   end
 

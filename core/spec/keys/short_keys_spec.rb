@@ -17,7 +17,9 @@ RSpec.describe "The short keys" do
       [18, "very_gritty"] => "moderately_coarse", [18, "neither"] => "medium", [50, nil] => "moderately_fine",
       [100, nil] => "fine", [3, "neither"] => "medium"
     }.each do |(length, rub), group|
-      it("calls #{length} mm #{rub} #{group}") { expect(outcomes(described_class, of_length(length, rub)).keys.first).to eq group }
+      it("calls #{length} mm #{rub} #{group}") do
+        expect(outcomes(described_class, of_length(length, rub)).keys.first).to eq group
+      end
     end
 
     it "shares a gritty stub between coarse and moderately coarse, and ends at coarse without a ball" do
@@ -54,9 +56,13 @@ RSpec.describe "The short keys" do
 
     it "reads clay from the ribbon by the chosen curve, unless a hand has said it" do
       given = { "sand_estimate" => { "percent" => 40 }, "ribbons" => ribbons(38, 38, 38) }
-      clays = %w[twenty_forty cautious].map { |curve| described_class.new(Grittle::Observations.new(given), curve: curve).result.path.last["answer"] }
+      clays =
+        %w[twenty_forty cautious].map do |curve|
+          described_class.new(Grittle::Observations.new(given), curve: curve).result.path.last["answer"]
+        end
       expect(clays).to eq [26.6, 15.0]
-      path = described_class.new(Grittle::Observations.new(given.merge("clay_estimate" => { "percent" => 50 }))).result.path
+      path =
+        described_class.new(Grittle::Observations.new(given.merge("clay_estimate" => { "percent" => 50 }))).result.path
       expect(path.last["answer"]).to eq 50
     end
 

@@ -38,6 +38,8 @@ RSpec.describe Grittle::Keys::Tiers do
   end
 
   it "refuses limits that do not part its tiers" do
-    expect { described_class.new(%w[a b c], [Grittle::Keys::Limit.new(mm: 1, belongs_to: :upper)]) }.to raise_error ArgumentError
+    expect do
+      described_class.new(%w[a b c], [Grittle::Keys::Limit.new(mm: 1, belongs_to: :upper)])
+    end.to raise_error ArgumentError
   end
 end

@@ -4,8 +4,15 @@ require_relative "../spec_helper"
 
 RSpec.describe Grittle::FieldMethod do
   it "is the printed flow key unless something else is said" do
-    expect(described_class.new.to_h).to eq(key: "ribbon_and_rub", limit_set: "metric", ribbon_counts_from: "five_mm", system: "usda",
-                                           older_grades: false, curve: "consensus", unit: "mm")
+    expect(described_class.new.to_h).to eq(
+      key: "ribbon_and_rub",
+      limit_set: "metric",
+      ribbon_counts_from: "five_mm",
+      system: "usda",
+      older_grades: false,
+      curve: "consensus",
+      unit: "mm"
+    )
   end
 
   {
@@ -35,8 +42,12 @@ RSpec.describe Grittle::FieldMethod do
     expect { described_class.new.named("MC") }.to refuse_with(Grittle::UnknownName, /no class “MC”/)
   end
 
-  { { key: "guess" } => /no key “guess”/, { curve: "bent" } => /no curve “bent”/, { older_grades: "yes" } => /no older grades “yes”/,
-    { taste: 1 } => /no part of a method “taste”/ }.each do |parts, sentence|
+  {
+    { key: "guess" } => /no key “guess”/,
+    { curve: "bent" } => /no curve “bent”/,
+    { older_grades: "yes" } => /no older grades “yes”/,
+    { taste: 1 } => /no part of a method “taste”/
+  }.each do |parts, sentence|
     it("refuses #{parts}") { expect { described_class.new(**parts) }.to refuse_with(Grittle::UnknownName, sentence) }
   end
 end

@@ -20,5 +20,7 @@ RSpec.describe Grittle::FullName do
     it("says #{words}") { expect([name(code, **more).to_s, name(code, **more).code]).to eq [words, short] }
   end
 
-  it("knows no other grade") { expect { name("S", sand_grade: "huge") }.to refuse_with(Grittle::UnknownName, /coarse, medium, fine/) }
+  it("knows no other grade") do
+    expect { name("S", sand_grade: "huge") }.to refuse_with(Grittle::UnknownName, /coarse, medium, fine/)
+  end
 end

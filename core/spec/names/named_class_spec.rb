@@ -33,17 +33,25 @@ RSpec.describe Grittle::NamedClass do
   end
 
   it "counts the classes between two names by the boundaries of the triangle, and otherwise by their regions" do
-    { [%w[usda CL], %w[usda CL]] => 0, [%w[usda CL], %w[usda L]] => 1, [%w[usda L], %w[usda C]] => 2, [%w[usda S], %w[usda C]] => 5,
-      [%w[usda C], %w[australia S]] => 2, [%w[fao_wrb SL/poor], %w[fao_wrb SL/rich]] => 1, [%w[usda medium], %w[usda fine]] => 2,
-      [%w[usda medium], %w[usda moderately_fine]] => 1, [%w[organic peat], %w[usda L]] => nil }.each do |(one, other), count|
-      expect(named(*one).apart(named(*other))).to eq(count), "#{one} #{other}"
-    end
+    {
+      [%w[usda CL], %w[usda CL]] => 0,
+      [%w[usda CL], %w[usda L]] => 1,
+      [%w[usda L], %w[usda C]] => 2,
+      [%w[usda S], %w[usda C]] => 5,
+      [%w[usda C], %w[australia S]] => 2,
+      [%w[fao_wrb SL/poor], %w[fao_wrb SL/rich]] => 1,
+      [%w[usda medium], %w[usda fine]] => 2,
+      [%w[usda medium], %w[usda moderately_fine]] => 1,
+      [%w[organic peat], %w[usda L]] => nil
+    }.each { |(one, other), count| expect(named(*one).apart(named(*other))).to eq(count), "#{one} #{other}" }
   end
 
   it "takes any two names that any key gives, and is far from none that it cannot say" do
     all = Grittle.keys.flat_map do |key|
       systems = key == Grittle::Keys::TwoNumbers ? Grittle::TRIANGLES.keys : [key::SYSTEM]
-      systems.flat_map { |system| key.codes(system).map { |code| described_class.new(key: key::ID, system: system, code: code) } }
+      systems.flat_map do |system|
+        key.codes(system).map { |code| described_class.new(key: key::ID, system: system, code: code) }
+      end
     end
     kinds = all.group_by(&:kind).transform_values(&:size)
     expect(kinds.keys).to contain_exactly(:region, :grade, :group)
@@ -66,7 +74,9 @@ RSpec.describe Grittle::NamedClass do
     ["fao_wrb", "SL/poor", {}] => ["sandy loam, poor in clay", "SL/poor"],
     ["organic", "muck", { fragments: 40 }] => %w[muck muck]
   }.each do |(system, code, more), words|
-    it("says #{words.first}") { expect([named(system, code, **more).full_name, named(system, code, **more).full_code]).to eq words }
+    it("says #{words.first}") do
+      expect([named(system, code, **more).full_name, named(system, code, **more).full_code]).to eq words
+    end
   end
 
   it "knows its kind, its neighbours, its clay, and where in its class a clay lies" do
@@ -74,7 +84,10 @@ RSpec.describe Grittle::NamedClass do
       named(*name).kind
     end).to eq(%i[region grade group no_texture])
     expect(named("usda", "S").neighbours.map(&:code)).to eq %w[LS]
-    expect(named("usda", "moderately_fine").neighbours.map(&:code)).to include("medium", "fine").and not_include("sandy", "coarse")
+    expect(named("usda", "moderately_fine").neighbours.map(&:code)).to include("medium", "fine").and not_include(
+      "sandy",
+      "coarse"
+    )
     expect([named("usda", "CL").clay_range, named("australia", "MC").clay_range]).to eq [[27, 40], [45, 55]]
     expect([28, 33, 39, 45].map { |clay| named("usda", "CL").position_of(clay) }).to eq ["light", nil, "heavy", nil]
     expect(named("organic", "peat")).to have_attributes(cells: [], polygons: [], middle: nil, texture?: false)

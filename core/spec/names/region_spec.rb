@@ -13,8 +13,18 @@ RSpec.describe Grittle::Region do
   end
 
   # Drawn and compared the same: a cell well within the region lies in one of its polygons, and no other does.
-  [%w[usda CL], %w[uk SZL], %w[fao_wrb SL/poor], %w[fao_wrb SIL/rich], %w[australia CLS], %w[australia ZCL], %w[australia HC],
-   %w[australia L-], %w[usda moderately_fine], %w[usda sandy]].each do |system, code|
+  [
+    %w[usda CL],
+    %w[uk SZL],
+    %w[fao_wrb SL/poor],
+    %w[fao_wrb SIL/rich],
+    %w[australia CLS],
+    %w[australia ZCL],
+    %w[australia HC],
+    %w[australia L-],
+    %w[usda moderately_fine],
+    %w[usda sandy]
+  ].each do |system, code|
     it "draws #{system} #{code} where its compositions lie" do
       cells = region(system, code).cells.to_h { |cell| [cell, true] }
       (1..98).each do |sand|
@@ -41,7 +51,11 @@ RSpec.describe Grittle::Region do
     expect(region("australia", "CLS").middle.sand).to be > 45
   end
 
-  { %w[usda XX] => /no class “XX”/, %w[australia XX] => /no class “XX”/, %w[moon CL] => /no system “moon”/ }.each do |name, sentence|
+  {
+    %w[usda XX] => /no class “XX”/,
+    %w[australia XX] => /no class “XX”/,
+    %w[moon CL] => /no system “moon”/
+  }.each do |name, sentence|
     it("refuses #{name.join(' ')}") { expect { region(*name) }.to refuse_with(Grittle::UnknownName, sentence) }
   end
 end

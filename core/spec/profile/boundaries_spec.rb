@@ -4,10 +4,20 @@ require_relative "../spec_helper"
 
 RSpec.describe Grittle::Profile::Boundaries do
   # [published: Soil Survey Manual, USDA Handbook 18, 2017; Australia from memory]
-  { [0.4, "usda"] => "very_abrupt", [0.5, "usda"] => "abrupt", [2, "usda"] => "clear", [5, "usda"] => "gradual",
-    [14.9, "usda"] => "gradual", [15, "usda"] => "diffuse", [0.4, "australia"] => "sharp", [9.9, "australia"] => "gradual",
-    [10, "australia"] => "diffuse" }.each do |(centimetres, system), word|
-    it("calls #{centimetres} cm #{word} in #{system}") { expect(described_class.of(centimetres, system: system)).to eq word }
+  {
+    [0.4, "usda"] => "very_abrupt",
+    [0.5, "usda"] => "abrupt",
+    [2, "usda"] => "clear",
+    [5, "usda"] => "gradual",
+    [14.9, "usda"] => "gradual",
+    [15, "usda"] => "diffuse",
+    [0.4, "australia"] => "sharp",
+    [9.9, "australia"] => "gradual",
+    [10, "australia"] => "diffuse"
+  }.each do |(centimetres, system), word|
+    it("calls #{centimetres} cm #{word} in #{system}") do
+      expect(described_class.of(centimetres, system: system)).to eq word
+    end
   end
 
   it "knows over how many cm a boundary of a word lies, also one of another method" do

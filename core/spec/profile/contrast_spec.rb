@@ -11,15 +11,32 @@ RSpec.describe Grittle::Profile::Contrast do
   end
 
   def contrast(above, below, sd: 0, own: [], names: %w[E Bt], **options)
-    described_class.new(layer(names.first, 0, 30, above, sd: sd, own: own.first), layer(names.last, 30, 60, below, sd: sd, own: own.last),
-                        **options)
+    described_class.new(
+      layer(names.first, 0, 30, above, sd: sd, own: own.first),
+      layer(names.last, 30, 60, below, sd: sd, own: own.last),
+      **options
+    )
   end
 
   # A clay known to the percent still lies anywhere within it, so the sides of a limit are taken two percent apart.
   # [published: Keys to Soil Taxonomy; World Reference Base 2015 and the abrupt change from memory]
   {
-    "clay_increase" => { [10, 14] => true, [10, 12] => false, [20, 26] => true, [20, 22] => false, [50, 60] => true, [50, 56] => false },
-    "argic" => { [5, 11] => true, [5, 7] => false, [20, 30] => true, [20, 26] => false, [55, 78] => true, [55, 72] => false },
+    "clay_increase" => {
+      [10, 14] => true,
+      [10, 12] => false,
+      [20, 26] => true,
+      [20, 22] => false,
+      [50, 60] => true,
+      [50, 56] => false
+    },
+    "argic" => {
+      [5, 11] => true,
+      [5, 7] => false,
+      [20, 30] => true,
+      [20, 26] => false,
+      [55, 78] => true,
+      [55, 72] => false
+    },
     "abrupt_change" => { [10, 22] => true, [10, 17] => false, [24, 50] => true, [24, 42] => false, [40, 62] => false }
   }.each do |test, cases|
     cases.each do |(above, below), met|
@@ -68,10 +85,16 @@ RSpec.describe Grittle::Profile::Contrast do
   it "shows the surveyor's own clay first, and says when the estimate turns the other way" do
     down = contrast(29, 30, sd: 5, own: [30, 25]).to_h
     expect(down).to include("own_clay" => [30, 25], "clay" => [29, 30], "disagreement" => nil)
-    expect(down["sentence"]).to eq "Clay falls by about 5 points, from 30 to 25 %, by your own figures; the estimate says 29 to 30 %."
-    expect(contrast(11, 29, sd: 3, own: [30, 8]).to_h["disagreement"]).to start_with "Your own figures and the estimate turn opposite ways"
+    expect(
+      down["sentence"]
+    ).to eq "Clay falls by about 5 points, from 30 to 25 %, by your own figures; the estimate says 29 to 30 %."
+    expect(
+      contrast(11, 29, sd: 3, own: [30, 8]).to_h["disagreement"]
+    ).to start_with "Your own figures and the estimate turn opposite ways"
     meets = contrast(20, 21, sd: 4, own: [8, 30]).to_h
-    expect(meets["tests"].first["sentence"]).to match(/\AMeets the clay-increase test for a Bt by your own figures \(the estimate: \d+ %\)/)
+    expect(meets["tests"].first["sentence"]).to match(
+      /\AMeets the clay-increase test for a Bt by your own figures \(the estimate: \d+ %\)/
+    )
     expect(meets["disagreement"]).to start_with "Your own figures and the estimate differ about a test"
   end
 end

@@ -43,11 +43,18 @@ RSpec.describe Grittle::Profile::CrumbTest do
 
   it "warns where clay disperses, and where a crumb holds and clouds the water from two hours on" do
     warns = ->(*looks) { described_class.new(looks, **rain).dispersive? }
-    expect([warns[[5, "fully", "some"]], warns[[5, "not", "some"]], warns[[120, "not", "some"]], warns[[1200, "fully", "none"]]])
-      .to eq [true, false, true, false]
+    expect(
+      [
+        warns[[5, "fully", "some"]],
+        warns[[5, "not", "some"]],
+        warns[[120, "not", "some"]],
+        warns[[1200, "fully", "none"]]
+      ]
+    ).to eq [true, false, true, false]
     expect(described_class.new([[5, "not", "some"]], **rain).sentence).to eq "crumb in water, still open"
-    expect(described_class.new([[5, "fully", "complete"]],
-                               **rain).sentence).to eq "crumb class 1, dispersive: a warning for dams, tunnels and effluent"
+    expect(
+      described_class.new([[5, "fully", "complete"]], **rain).sentence
+    ).to eq "crumb class 1, dispersive: a warning for dams, tunnels and effluent"
   end
 
   it "keeps the greatest, and asks to look again where it was more before" do

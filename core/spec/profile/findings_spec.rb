@@ -5,8 +5,10 @@ RSpec.describe Grittle::Profile::Findings do
   {
     ["ph", { "value" => 4.5, "method" => "kit" }] => "pH 4.5, very strongly acid",
     ["ph", { "value" => "6,6", "method" => "meter" }] => "pH 6.6, neutral",
-    ["fizz", { "effervescence" => "violent" }] => "violent effervescence", ["fizz", { "effervescence" => "none" }] => "no effervescence",
-    ["fizz", { "effervescence" => "none", "specks" => true }] => "no effervescence, though on pale specks: it may be white clay"
+    ["fizz", { "effervescence" => "violent" }] => "violent effervescence",
+    ["fizz", { "effervescence" => "none" }] => "no effervescence",
+    ["fizz", { "effervescence" => "none", "specks" => true }] =>
+      "no effervescence, though on pale specks: it may be white clay"
   }.each do |(test, typed), said|
     it("says “#{said}”") { expect(described_class.say(test, [described_class.read(test, typed)])).to eq said }
   end
@@ -15,7 +17,11 @@ RSpec.describe Grittle::Profile::Findings do
   {
     [{ "slaking" => "not", "minutes" => 1200, "dispersion" => "none", "swells" => true }] => /\Acrumb class 7\z/,
     [{ "slaking" => "fully" }, { "dispersion" => "complete" }] => /class 1.*dispersive/,
-    [{ "slaking" => "a_little", "minutes" => 1200, "water" => "rain" }, { "dispersion" => "none" }, { "remoulded_disperses" => true }] =>
+    [
+      { "slaking" => "a_little", "minutes" => 1200, "water" => "rain" },
+      { "dispersion" => "none" },
+      { "remoulded_disperses" => true }
+    ] =>
       /\Acrumb class 3, disperses when worked wet\z/,
     [{ "dispersion" => "some" }] => /\Acrumb in water, still open\z/,
     [{ "slaking" => "fully", "dispersion" => "none", "minutes" => 10 }] => /\Acrumb class 1 to 6 still possible\z/
@@ -30,6 +36,8 @@ RSpec.describe Grittle::Profile::Findings do
     ["taste", {}] => /no test “taste”/,
     ["ph", { "colour" => 1 }] => "The test pH has no “colour”."
   }.each do |(test, typed), sentence|
-    it("refuses #{test} #{typed}") { expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence) }
+    it("refuses #{test} #{typed}") do
+      expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence)
+    end
   end
 end

@@ -3,18 +3,30 @@
 require_relative "../spec_helper"
 
 RSpec.describe Grittle::Profile::Munsell do
-  { "10YR 4/3" => "10YR 4/3", "10yr4/3" => "10YR 4/3", " 7,5 YR 4 / 4" => "7.5YR 4/4", "2.5Y 5.5/2" => "2.5Y 5.5/2", "N 5/" => "N 5/",
-    "n5" => "N 5/", "5gy 4/1" => "5GY 4/1", "5PB 3/10" => "5PB 3/10" }.each do |typed, read|
-    it("reads “#{typed}” as #{read}") { expect(described_class.new(typed).to_s).to eq read }
-  end
+  {
+    "10YR 4/3" => "10YR 4/3",
+    "10yr4/3" => "10YR 4/3",
+    " 7,5 YR 4 / 4" => "7.5YR 4/4",
+    "2.5Y 5.5/2" => "2.5Y 5.5/2",
+    "N 5/" => "N 5/",
+    "n5" => "N 5/",
+    "5gy 4/1" => "5GY 4/1",
+    "5PB 3/10" => "5PB 3/10"
+  }.each { |typed, read| it("reads “#{typed}” as #{read}") { expect(described_class.new(typed).to_s).to eq read } }
 
-  { "" => /no Munsell notation/, "brown" => %r{such as 10YR 4/3}, "11YR 4/3" => /hue goes from 0 to 10 YR, not 11/,
-    "0YR 4/3" => /hue/, "10YR 11/3" => /value goes from 0 to 10, not 11/, "10YR 4/30" => /chroma goes from 0 to 20, not 30/,
-    "10XR 4/3" => /no Munsell/, "10YR 4" => /no Munsell/ }.each do |typed, sentence|
-    it("refuses “#{typed}”") {
-      expect { described_class.new(typed, field: "moist_colour") }.to refuse_with(Grittle::InvalidInput,
-                                                                                  sentence)
-    }
+  {
+    "" => /no Munsell notation/,
+    "brown" => %r{such as 10YR 4/3},
+    "11YR 4/3" => /hue goes from 0 to 10 YR, not 11/,
+    "0YR 4/3" => /hue/,
+    "10YR 11/3" => /value goes from 0 to 10, not 11/,
+    "10YR 4/30" => /chroma goes from 0 to 20, not 30/,
+    "10XR 4/3" => /no Munsell/,
+    "10YR 4" => /no Munsell/
+  }.each do |typed, sentence|
+    it("refuses “#{typed}”") do
+      expect { described_class.new(typed, field: "moist_colour") }.to refuse_with(Grittle::InvalidInput, sentence)
+    end
   end
 
   # Notation and colour, from memory, to the nearest dozen of 255: what a screen makes of renotation charts.
@@ -37,6 +49,8 @@ RSpec.describe Grittle::Profile::Munsell do
 
   # Grey and pale speaks of seasonal wetness [published for chroma 2: Soil Survey Manual, USDA Handbook 18, 2017].
   { "10YR 5/2" => true, "10YR 5/3" => false, "10YR 3/1" => false, "N 5/" => true }.each do |notation, wet|
-    it("#{wet ? 'takes' : 'does not take'} #{notation} for wet") { expect(described_class.new(notation).wet?).to be wet }
+    it("#{wet ? 'takes' : 'does not take'} #{notation} for wet") do
+      expect(described_class.new(notation).wet?).to be wet
+    end
   end
 end

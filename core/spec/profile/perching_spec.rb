@@ -4,7 +4,9 @@ require_relative "../spec_helper"
 
 RSpec.describe Grittle::Profile::Perching do
   def layers(*ranks)
-    ranks.each_with_index.map { |rank, at| described_class::Layer.new(name: "L#{at + 1}", depth: at * 10, ranks: { rank => 1.0 }) }
+    ranks.each_with_index.map do |rank, at|
+      described_class::Layer.new(name: "L#{at + 1}", depth: at * 10, ranks: { rank => 1.0 })
+    end
   end
 
   def kinds(*ranks) = described_class.new(layers(*ranks)).found.map { |one| [one["boundary"], one["kind"]] }
@@ -18,13 +20,17 @@ RSpec.describe Grittle::Profile::Perching do
   end
 
   it "says what a coarse layer between two finer ones does" do
-    expect(described_class.new(layers(3, 1,
-                                      5)).sandwiches.first).to include("layer" => "L2", "sentence" => /stays wet above L2.+mix the layers/)
+    expect(described_class.new(layers(3, 1, 5)).sandwiches.first).to include(
+      "layer" => "L2",
+      "sentence" => /stays wet above L2.+mix the layers/
+    )
     expect(described_class.new(layers(5, 3, 1)).sandwiches).to be_empty
   end
 
   it "says how sure it is, and nothing where it is not" do
-    unsure = ->(share) { [layers(2).first, described_class::Layer.new(name: "B", depth: 10, ranks: { 4 => share, 2 => 1 - share })] }
+    unsure = lambda do |share|
+      [layers(2).first, described_class::Layer.new(name: "B", depth: 10, ranks: { 4 => share, 2 => 1 - share })]
+    end
     said = ->(share) { described_class.new(unsure[share]).found.first&.fetch("sentence") }
     expect([said[0.95], said[0.75], said[0.55], said[0.4]])
       .to match [/Water stands on B/, /Water probably stands/, /Water more likely than not stands/, nil]

@@ -23,7 +23,9 @@ RSpec.describe Grittle::Composition do
     { sand: Float::NAN, clay: 20 } => /Sand must be a percentage/,
     { clay: 20 } => /at least two/
   }.each do |parts, sentence|
-    it("refuses #{parts}") { expect { described_class.new(**parts) }.to refuse_with(Grittle::InvalidComposition, sentence) }
+    it("refuses #{parts}") do
+      expect { described_class.new(**parts) }.to refuse_with(Grittle::InvalidComposition, sentence)
+    end
   end
 
   it "is a value" do

@@ -21,6 +21,8 @@ RSpec.describe Grittle::SiltLimit do
   end
 
   it "refuses a limit that is none" do
-    [2, 2000].each { |limit| expect { described_class.convert(loam, from: 50, to: limit) }.to refuse_with(Grittle::UnknownName, /over 2/) }
+    [2, 2000].each do |limit|
+      expect { described_class.convert(loam, from: 50, to: limit) }.to refuse_with(Grittle::UnknownName, /over 2/)
+    end
   end
 end

@@ -69,7 +69,10 @@ RSpec.describe Grittle::Record do
 
     it "is the key's without a reason, and another with one" do
       expect(felt.assign("CL").last).to include("override" => false, "reason" => nil)
-      expect { felt.assign("C") }.to refuse_with(Grittle::InvalidInput, "The key does not say clay. Write one line why you do.")
+      expect { felt.assign("C") }.to refuse_with(
+        Grittle::InvalidInput,
+        "The key does not say clay. Write one line why you do."
+      )
       expect(grow(felt, [:assign, "C", { reason: "Heavier to the spade." }]).assigned.code).to eq "C"
       expect { felt.assign("MC") }.to refuse_with(Grittle::UnknownName, /no class “MC”/)
     end
@@ -79,7 +82,10 @@ RSpec.describe Grittle::Record do
       expect(named.full_name).to eq "gravelly clay loam"
       # 38 mm are 29.4 % clay by the consensus curve: the lower third of 27 to 40.
       expect(felt.assign("CL", position: "light").last).to include("override" => false)
-      expect { felt.assign("CL", position: "heavy") }.to refuse_with(Grittle::InvalidInput, /Nothing felt says that it is heavy/)
+      expect { felt.assign("CL", position: "heavy") }.to refuse_with(
+        Grittle::InvalidInput,
+        /Nothing felt says that it is heavy/
+      )
     end
 
     it "is none for organic soil, which has words of its own, unless a reason is given" do
@@ -96,7 +102,10 @@ RSpec.describe Grittle::Record do
       Grittle.keys.each do |key|
         made = record(key: key::ID)
         made.method.codes.each do |code|
-          expect(grow(made, [:assign, code, { reason: "by eye" }]).assigned.to_h).to include("key" => key::ID, "code" => code)
+          expect(grow(made, [:assign, code, { reason: "by eye" }]).assigned.to_h).to include(
+            "key" => key::ID,
+            "code" => code
+          )
         end
       end
     end

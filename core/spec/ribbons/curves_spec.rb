@@ -6,10 +6,18 @@ RSpec.describe Grittle::Curves do
   # Common practice: an inch and two and a half by one school; an inch and a half, and two to three, by another. The
   # rest worked by hand for 38 mm.
   {
-    ["twenty_forty", 25.4] => 20.0, ["twenty_forty", 63.5] => 40.0, ["cautious", 38.1] => 15.0, ["twenty_forty", 38] => 26.6,
-    ["cautious", 38] => 15.0, ["flow_tiers", 38] => 31.0, ["field_grades", 38] => 28.9, ["consensus", 38] => 29.4
+    ["twenty_forty", 25.4] => 20.0,
+    ["twenty_forty", 63.5] => 40.0,
+    ["cautious", 38.1] => 15.0,
+    ["twenty_forty", 38] => 26.6,
+    ["cautious", 38] => 15.0,
+    ["flow_tiers", 38] => 31.0,
+    ["field_grades", 38] => 28.9,
+    ["consensus", 38] => 29.4
   }.each do |(curve, length), clay|
-    it("reads #{length} mm as #{clay} % by #{curve}") { expect(described_class[curve].clay(length).round(1)).to eq clay }
+    it("reads #{length} mm as #{clay} % by #{curve}") do
+      expect(described_class[curve].clay(length).round(1)).to eq clay
+    end
   end
 
   it "goes both ways, and never to a negative length" do

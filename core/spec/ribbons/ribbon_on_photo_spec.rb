@@ -13,7 +13,8 @@ RSpec.describe Grittle::RibbonOnPhoto do
     end
   end
   {
-    "a straight one" => [[[0, 100], [240, 100]], 48.0], "a straight one in three clicks" => [[[0, 100], [100, 100], [240, 100]], 48.0],
+    "a straight one" => [[[0, 100], [240, 100]], 48.0],
+    "a straight one in three clicks" => [[[0, 100], [100, 100], [240, 100]], 48.0],
     "a half circle in four pieces" => [arc[100, 180, 4], 100 * Math::PI / 5],
     "a curl of three quarters in five" => [arc[60, 270, 5], 60 * 1.5 * Math::PI / 5]
   }.each do |name, (points, mm)|
@@ -22,9 +23,12 @@ RSpec.describe Grittle::RibbonOnPhoto do
 
   it "carries what a click is off by to the length" do
     # two ends, 2 px each at 0.2 mm a px, and twice 2 px in 500 of the ruler: by hand
-    expect(measured([[0, 100], [250, 100]],
-                    click_px: 2).error_mm).to be_within(1e-9).of(Math.sqrt((2 * (0.4**2)) + ((50**2) * 2 * ((2 / 500.0)**2))))
-    expect(measured([[0, 100], [250, 100]], click_px: 6).error_mm).to be > 2 * measured([[0, 100], [250, 100]], click_px: 2).error_mm
+    expect(measured([[0, 100], [250, 100]], click_px: 2).error_mm).to be_within(1e-9).of(
+      Math.sqrt((2 * (0.4**2)) + ((50**2) * 2 * ((2 / 500.0)**2)))
+    )
+    expect(measured([[0, 100], [250, 100]], click_px: 6).error_mm).to be >
+                                                                      2 * measured([[0, 100], [250, 100]],
+                                                                                   click_px: 2).error_mm
   end
 
   {
@@ -48,12 +52,16 @@ RSpec.describe Grittle::RibbonOnPhoto do
     }
   }.each do |pointer, make|
     it("refuses what is no measure at #{pointer}") do
-      expect { instance_exec(&make) }.to raise_error(Grittle::InvalidInput) { |error| expect(error.problems.first.pointer).to eq pointer }
+      expect { instance_exec(&make) }.to raise_error(Grittle::InvalidInput) { |error|
+        expect(error.problems.first.pointer).to eq pointer
+      }
     end
   end
 
   it "lets a photographed length be tighter than one read off a ruler by eye, and looser" do
-    scale = ->(error) { Grittle::RibbonSet.new([Grittle::Ribbon.new({ "length_mm" => 48, "reading_error_mm" => error }.compact)]).scale }
+    scale = lambda do |error|
+      Grittle::RibbonSet.new([Grittle::Ribbon.new({ "length_mm" => 48, "reading_error_mm" => error }.compact)]).scale
+    end
     expect([scale[0.5] < scale[nil], scale[2.0] == scale[nil], scale[6.0] > scale[nil]]).to all be true
   end
 

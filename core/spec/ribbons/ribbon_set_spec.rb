@@ -3,7 +3,9 @@
 require_relative "../spec_helper"
 
 RSpec.describe Grittle::RibbonSet do
-  def set(*lengths, **fields) = described_class.new(ribbons(*lengths, **fields).map { |ribbon| Grittle::Ribbon.new(ribbon) })
+  def set(*lengths, **fields)
+    described_class.new(ribbons(*lengths, **fields).map { |ribbon| Grittle::Ribbon.new(ribbon) })
+  end
 
   # Worked by hand from the formulas: scale, and the 90 % interval where it was worked out.
   { [48, 48, 48] => [3.09, 41.4, 54.6], [70, 70, 70] => [3.97, 61.5, 78.5], [46, 53, 61] => [4.50, 43.7, 62.9],
@@ -15,11 +17,23 @@ RSpec.describe Grittle::RibbonSet do
   end
 
   # Lengths typed after others, and what the others make likely that was meant; nil takes it as it is.
-  { [5.4, 52] => 54, [540, 52, 49] => 54, [12, 150] => 120, [0] => :nothing, [0, 52] => :nothing, [54, 52] => nil, [54] => nil,
-    [15, 52] => nil, [10, 52] => nil, [8.5, 52] => nil }.each do |(typed, *others), meant|
+  {
+    [5.4, 52] => 54,
+    [540, 52, 49] => 54,
+    [12, 150] => 120,
+    [0] => :nothing,
+    [0, 52] => :nothing,
+    [54, 52] => nil,
+    [54] => nil,
+    [15, 52] => nil,
+    [10, 52] => nil,
+    [8.5, 52] => nil
+  }.each do |(typed, *others), meant|
     it "#{meant ? 'asks about' : 'takes'} #{typed} mm after #{others.empty? ? 'none' : others.join(', ')}" do
-      found = described_class.slips(others.empty? ? nil : set(*others))
-                             .find { |slip| typed.between?(slip["from_mm"], slip["to_mm"]) }
+      found =
+        described_class
+        .slips(others.empty? ? nil : set(*others))
+        .find { |slip| typed.between?(slip["from_mm"], slip["to_mm"]) }
       said = found && (found["times"] ? (typed * found["times"]).round(6) : :nothing)
       expect(said).to eq meant
     end

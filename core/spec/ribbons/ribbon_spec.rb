@@ -15,7 +15,10 @@ RSpec.describe Grittle::Ribbon do
     it "takes #{field} from #{least} to #{most}" do
       expect([least, most].map { |value| ribbon(field => value).public_send(field) }).to eq [least, most]
       [under, over].each do |value|
-        expect { ribbon(field => value) }.to refuse_with(Grittle::InvalidObservations, /#{least} to #{most} .* not #{value}\./)
+        expect { ribbon(field => value) }.to refuse_with(
+          Grittle::InvalidObservations,
+          /#{least} to #{most} .* not #{value}\./
+        )
       end
     end
   end
@@ -28,8 +31,11 @@ RSpec.describe Grittle::Ribbon do
 
   it "wants a length, and only what a ribbon has" do
     expect { described_class.new({}) }.to refuse_with(Grittle::InvalidObservations, /0 to 300 mm long, not nothing/)
-    expect { ribbon(colour: "red", carried_own_weight: "yes") }
-      .to refuse_with(Grittle::InvalidObservations, /A ribbon has no “colour”/, /carried_own_weight is either true or false/)
+    expect { ribbon(colour: "red", carried_own_weight: "yes") }.to refuse_with(
+      Grittle::InvalidObservations,
+      /A ribbon has no “colour”/,
+      /carried_own_weight is either true or false/
+    )
     expect { ribbon(length_mm: "long") }.to refuse_with(Grittle::InvalidObservations, /not long/)
   end
 

@@ -10,7 +10,9 @@ class RandomObservations
 
   # @param share [Float] how many of the observations are given
   # @return [Hash]
-  def draw(share) = Grittle::Tests::Vocabulary::ALL.keys.select { @random.rand < share }.to_h { |name| [name, value(name)] }
+  def draw(share)
+    Grittle::Tests::Vocabulary::ALL.keys.select { @random.rand < share }.to_h { |name| [name, value(name)] }
+  end
 
   # @return [Object] one answer to an observation
   def value(name)

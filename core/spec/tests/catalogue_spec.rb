@@ -19,13 +19,25 @@ RSpec.describe Grittle::Tests::Catalogue do
   end
 
   # Seconds as the model of the evidence counts them.
-  { "shine" => 20, "stickiness" => 10, "cast_strength" => 15, "ribbons" => 40, "plasticity" => 90, "decanted_sand" => 60,
-    "grittiness" => 15, "floury_feel" => 10, "dry_clod" => 15, "shear_resistance" => 15 }.each do |name, seconds|
+  {
+    "shine" => 20,
+    "stickiness" => 10,
+    "cast_strength" => 15,
+    "ribbons" => 40,
+    "plasticity" => 90,
+    "decanted_sand" => 60,
+    "grittiness" => 15,
+    "floury_feel" => 10,
+    "dry_clod" => 15,
+    "shear_resistance" => 15
+  }.each do |name, seconds|
     it("takes #{seconds} s for #{name}") { expect(described_class::FACTS[name][1]).to eq seconds }
   end
 
   it "has every step's tests and cautions" do
-    expect(described_class::TESTS.values.filter_map { |test| test[:caution] } - Grittle::Tests::CAUTIONS.keys).to be_empty
+    expect(
+      described_class::TESTS.values.filter_map { |test| test[:caution] } - Grittle::Tests::CAUTIONS.keys
+    ).to be_empty
     Grittle::Tests::Steps::ALL.each_value do |step|
       expect(step[:cautions] - Grittle::Tests::CAUTIONS.keys).to be_empty
     end

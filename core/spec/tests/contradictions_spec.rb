@@ -8,15 +8,29 @@ RSpec.describe Grittle::Contradictions do
   # What contradicts, and the same with one answer that no longer does.
   {
     "ball_fails_but_ribbon" => [{ "ball_holds" => false, "ribbons" => ribbons(40) }, { "ball_holds" => true }],
-    "no_ribbon_but_sticky" => [{ "ball_holds" => true, "ribbon_forms" => false, "stickiness" => "very" }, { "stickiness" => "slightly" }],
+    "no_ribbon_but_sticky" => [
+      { "ball_holds" => true, "ribbon_forms" => false, "stickiness" => "very" },
+      { "stickiness" => "slightly" }
+    ],
     "no_ribbon_but_plastic" => [{ "ball_holds" => true, "ribbon_forms" => false, "plasticity" => "very" },
                                 { "plasticity" => "moderately" }],
-    "no_ribbon_but_shine" => [{ "ball_holds" => true, "ribbon_forms" => false, "shine" => "moderate" }, { "shine" => "slight" }],
-    "long_ribbon_not_sticky" => [{ "ribbons" => ribbons(50), "stickiness" => "slightly" }, { "ribbons" => ribbons(49) }],
+    "no_ribbon_but_shine" => [
+      { "ball_holds" => true, "ribbon_forms" => false, "shine" => "moderate" },
+      { "shine" => "slight" }
+    ],
+    "long_ribbon_not_sticky" => [
+      { "ribbons" => ribbons(50), "stickiness" => "slightly" },
+      { "ribbons" => ribbons(49) }
+    ],
     "long_ribbon_not_plastic" => [{ "ribbons" => ribbons(50), "plasticity" => "non" }, { "plasticity" => "slightly" }],
-    "very_fine_sand_feels_smooth" => [{ "wet_rub" => "very_smooth", "sand_grade" => "very_fine", "decanted_sand" => "most" },
-                                      { "decanted_sand" => "trace" }],
-    "gritty_but_nothing_left" => [{ "wet_rub" => "very_gritty", "decanted_sand" => "none" }, { "decanted_sand" => "some" }],
+    "very_fine_sand_feels_smooth" => [
+      { "wet_rub" => "very_smooth", "sand_grade" => "very_fine", "decanted_sand" => "most" },
+      { "decanted_sand" => "trace" }
+    ],
+    "gritty_but_nothing_left" => [
+      { "wet_rub" => "very_gritty", "decanted_sand" => "none" },
+      { "decanted_sand" => "some" }
+    ],
     "long_ribbon_no_shine" => [{ "ribbons" => ribbons(50), "shine" => "none" }, { "shine" => "slight" }],
     "long_ribbon_clods_shatter" => [{ "ribbons" => ribbons(60), "dry_clod" => "loose" }, { "dry_clod" => "soft" }],
     "short_ribbon_very_sticky" => [{ "ribbons" => ribbons(49), "stickiness" => "very" }, { "ribbons" => ribbons(50) }],
@@ -31,7 +45,10 @@ RSpec.describe Grittle::Contradictions do
     "smooth_but_very_sticky" => [{ "feel_words" => ["silky"], "stickiness" => "very" }, { "feel_words" => ["greasy"] }],
     "ribbon_too_long" => [{ "ribbons" => ribbons(151) }, { "ribbons" => ribbons(151, thickness_mm: 3) }],
     "organic" => [{ "blind_spots" => ["organic"] }, { "blind_spots" => [] }],
-    "stones_left_in" => [{ "coarse_fragments_percent" => 36, "blind_spots" => ["stones_left_in"] }, { "coarse_fragments_percent" => 35 }],
+    "stones_left_in" => [
+      { "coarse_fragments_percent" => 36, "blind_spots" => ["stones_left_in"] },
+      { "coarse_fragments_percent" => 35 }
+    ],
     "worked_too_briefly" => [{ "ribbons" => ribbons(60), "working_minutes" => 0.5 }, { "working_minutes" => 1 }],
     "sand_and_clay_over_100" => [{ "sand_estimate" => { "percent" => 70 }, "clay_estimate" => { "percent" => 40 } },
                                  { "clay_estimate" => { "percent" => 30 } }],
@@ -58,9 +75,23 @@ RSpec.describe Grittle::Contradictions do
   end
 
   it "never explains away what tests contradict" do
-    found = Grittle.assess({ "ball_holds" => true, "ribbons" => ribbons(20, 21), "wet_rub" => "neither", "stickiness" => "very",
-                             "plasticity" => "very", "shine" => "strong", "thumbprint" => true, "dry_clod" => "very_hard" }).to_h
-    expect(found["evidence"]["beside_key"]).to include("rule" => "contradicted", "sentence" => /speak against each other/)
+    found =
+      Grittle.assess(
+        {
+          "ball_holds" => true,
+          "ribbons" => ribbons(20, 21),
+          "wet_rub" => "neither",
+          "stickiness" => "very",
+          "plasticity" => "very",
+          "shine" => "strong",
+          "thumbprint" => true,
+          "dry_clod" => "very_hard"
+        }
+      ).to_h
+    expect(found["evidence"]["beside_key"]).to include(
+      "rule" => "contradicted",
+      "sentence" => /speak against each other/
+    )
   end
 
   it "says each in a sentence, with tests that there are to repeat" do

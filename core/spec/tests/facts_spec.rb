@@ -24,6 +24,8 @@ RSpec.describe Grittle::Facts do
     { "ribbons" => ribbons(30, ended: "torn") } => nil, { "ribbon_character" => "none" } => [false, "ribbon_character"],
     { "ribbon_forms" => false, "ribbons" => ribbons(30) } => [true, "ribbons"], { "ball_holds" => true } => nil
   }.each do |given, expected|
-    it("reads the ribbon as #{expected.inspect} from #{given}") { expect(facts(given).ribbon_forms&.to_a).to eq expected }
+    it("reads the ribbon as #{expected.inspect} from #{given}") do
+      expect(facts(given).ribbon_forms&.to_a).to eq expected
+    end
   end
 end

@@ -18,7 +18,9 @@ RSpec.describe Grittle::Observations do
   }.each do |given, (pointer, sentence)|
     it "refuses #{given} at #{pointer}" do
       expect { described_class.new(given) }.to refuse_with(Grittle::InvalidObservations, sentence)
-      expect { described_class.new(given) }.to(raise_error { |error| expect(error.problems.map(&:pointer)).to eq [pointer] })
+      expect { described_class.new(given) }.to(
+        raise_error { |error| expect(error.problems.map(&:pointer)).to eq [pointer] }
+      )
     end
   end
 

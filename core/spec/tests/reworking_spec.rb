@@ -12,8 +12,14 @@ RSpec.describe Grittle::Reworking do
   end
 
   {
-    [[44, 46], [62, 63]] => [true, "Worked ten minutes, 45 mm became 63 mm: clay loam became light clay. That is subplastic."],
-    [[44, 46], [45, 47]] => [false, "Worked ten minutes, 45 mm became 46 mm: still clay loam, so it is not subplastic."],
+    [[44, 46], [62, 63]] => [
+      true,
+      "Worked ten minutes, 45 mm became 63 mm: clay loam became light clay. That is subplastic."
+    ],
+    [[44, 46], [45, 47]] => [
+      false,
+      "Worked ten minutes, 45 mm became 46 mm: still clay loam, so it is not subplastic."
+    ],
     [[44, 46], [25]] => [false, "Worked ten minutes, 45 mm became 25 mm: still loam, so it is not subplastic."]
   }.each do |(early, late), (subplastic, sentence)|
     it "says of #{early.join(', ')}, then #{late.join(', ')} mm: #{subplastic}" do
@@ -34,7 +40,10 @@ RSpec.describe Grittle::Reworking do
   end
 
   it "asks for the feel before it judges" do
-    expect(worked([44], [62], grittiness: nil, wet_rub: nil).to_h["reworked"]).to include("before" => nil, "sentence" => /Feel for grit/)
+    expect(worked([44], [62], grittiness: nil, wet_rub: nil).to_h["reworked"]).to include(
+      "before" => nil,
+      "sentence" => /Feel for grit/
+    )
   end
 
   it "has every grade in its order, once" do

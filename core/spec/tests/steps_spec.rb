@@ -28,7 +28,10 @@ RSpec.describe Grittle::Tests::Steps do
   end
 
   # What is noticed while kneading and squeezing. [common practice, no source]
-  { "moisten" => %w[water_uptake stiffens_while_worked stickiness], "ball" => %w[cast_strength toss] }.each do |step, noticed|
+  {
+    "moisten" => %w[water_uptake stiffens_while_worked stickiness],
+    "ball" => %w[cast_strength toss]
+  }.each do |step, noticed|
     it("offers #{noticed.join(', ')} at #{step}") { expect(described_class::ALL[step][:noticed]).to eq noticed }
   end
 end

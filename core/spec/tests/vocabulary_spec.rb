@@ -5,7 +5,15 @@ require_relative "../spec_helper"
 # One spec over the whole table: what a row must have, whatever it is about.
 RSpec.describe Grittle::Tests::Vocabulary do
   let(:kinds) do
-    { states: [:states], words: [:states], number: %i[range unit], parts: %i[parts required], flag: [], count: [], ribbons: [] }
+    {
+      states: [:states],
+      words: [:states],
+      number: %i[range unit],
+      parts: %i[parts required],
+      flag: [],
+      count: [],
+      ribbons: []
+    }
   end
 
   it "gives every observation a kind, and what that kind needs" do

@@ -10,7 +10,9 @@ RSpec.describe "Grittle::Triangles::USDA" do
   { "S" => [88, 5], "LS" => [80, 5], "SL" => [65, 10], "L" => [40, 20], "SIL" => [20, 15], "SI" => [10, 5],
     "SCL" => [60, 25], "CL" => [30, 35], "SICL" => [10, 35], "SIC" => [10, 45], "SC" => [50, 40], "C" => [25, 50] }
     .each do |code, (sand, clay)|
-    it("calls the typical #{code} so: #{sand} sand, #{clay} clay") { expect(usda.classify(composition(sand, clay)).code).to eq code }
+    it("calls the typical #{code} so: #{sand} sand, #{clay} clay") do
+      expect(usda.classify(composition(sand, clay)).code).to eq code
+    end
   end
 
   # Common practice, no source.
@@ -32,7 +34,9 @@ RSpec.describe "Grittle::Triangles::USDA" do
     [45, 35] => "CL", [46, 34.9] => "SCL", [30, 40] => "C", [20, 40] => "SIC", [20.1, 40] => "C", [20, 0] => "SI",
     [20.1, 0] => "SIL", [8, 12] => "SIL", [50, 0] => "SIL", [50.1, 0] => "SL"
   }.each do |(sand, clay), code|
-    it("puts #{sand} sand, #{clay} clay into #{code}") { expect(usda.classify(composition(sand, clay)).code).to eq code }
+    it("puts #{sand} sand, #{clay} clay into #{code}") do
+      expect(usda.classify(composition(sand, clay)).code).to eq code
+    end
   end
 
   it "gives every whole-percent composition exactly one class, in whose polygon it lies" do
@@ -79,7 +83,9 @@ RSpec.describe "Grittle::Triangles::USDA" do
     expect(usda.neighbours("CL")).to include("SICL", "C", "L", "SIL", "SCL")
     expect(usda.neighbours("C")).to contain_exactly("CL", "SC", "SIC")
     expect(usda.neighbours("SICL")).to contain_exactly("CL", "SIL", "SIC")
-    usda.classes.each_key { |code| usda.neighbours(code).each { |other| expect(usda.neighbours(other)).to include code } }
+    usda.classes.each_key do |code|
+      usda.neighbours(code).each { |other| expect(usda.neighbours(other)).to include code }
+    end
   end
 
   # By hand: the nearest line to 40 sand, 20 clay is clay 27; to 30, 35 it is clay 40. 88, 5 has silt + 1.5 clay = 14.5,

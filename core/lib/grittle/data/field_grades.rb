@@ -5,7 +5,8 @@ module Grittle
     # Field texture grades. SC and ZC stand in the key of 1979; the handbook of 2009 may not list them.
     FIELD_GRADES = Keys::Page.new(
       title: "Field texture grades", mark: "from memory",
-      source: "Northcote 1979, A Factual Key; National Committee on Soil and Terrain 2009, Australian Soil and Land Survey Field " \
+      source: "Northcote 1979, A Factual Key; National Committee on Soil and Terrain 2009, Australian Soil and Land " \
+              "Survey Field " \
               "Handbook, 3rd ed.",
       # As printed: the grade, the behaviour of the bolus, its ribbon in mm, and about how much clay in percent.
       printed: {
@@ -18,25 +19,37 @@ module Grittle
         "SL" => { "grade" => "sandy loam", "ribbon" => "15-25", "clay" => "10-20",
                   "bolus" => "coherent but very sandy; grains visible" },
         "L" => { "grade" => "loam", "ribbon" => "about 25", "clay" => "about 25",
-                 "bolus" => "coherent, rather spongy, smooth with no obvious sandiness or silkiness; greasy if organic" },
+                 "bolus" =>
+                   "coherent, rather spongy, smooth with no obvious sandiness or silkiness; greasy if organic" },
         "ZL" => { "grade" => "silty loam", "ribbon" => "about 25", "clay" => "about 25",
                   "bolus" => "coherent, very smooth to silky" },
         "SCL" => { "grade" => "sandy clay loam", "ribbon" => "25-40", "clay" => "20-30",
                    "bolus" => "strongly coherent, sandy to touch; grains visible in a finer matrix" },
-        "CL" => { "grade" => "clay loam", "ribbon" => "40-50", "clay" => "30-35", "bolus" => "coherent, plastic, smooth" },
+        "CL" => {
+          "grade" => "clay loam",
+          "ribbon" => "40-50",
+          "clay" => "30-35",
+          "bolus" => "coherent, plastic, smooth"
+        },
         "CLS" => { "grade" => "clay loam, sandy", "ribbon" => "40-50", "clay" => "30-35",
                    "bolus" => "coherent, plastic, grains visible in a finer matrix" },
         "ZCL" => { "grade" => "silty clay loam", "ribbon" => "40-50", "clay" => "30-35",
                    "bolus" => "coherent, plastic, smooth and often silky" },
         "SC" => { "grade" => "sandy clay", "ribbon" => "50-75", "clay" => "35-40",
                   "bolus" => "plastic; fine to medium sand seen, felt or heard in a clayey matrix" },
-        "ZC" => { "grade" => "silty clay", "ribbon" => "50-75", "clay" => "35-40", "bolus" => "plastic, smooth, silky" },
+        "ZC" => {
+          "grade" => "silty clay",
+          "ribbon" => "50-75",
+          "clay" => "35-40",
+          "bolus" => "plastic, smooth, silky"
+        },
         "LC" => { "grade" => "light clay", "ribbon" => "50-75", "clay" => "35-40",
                   "bolus" => "plastic, smooth; slight resistance to shearing" },
         "LMC" => { "grade" => "light medium clay", "ribbon" => "about 75", "clay" => "40-45",
                    "bolus" => "plastic, smooth; slight to moderate resistance" },
         "MC" => { "grade" => "medium clay", "ribbon" => ">= 75", "clay" => "45-55",
-                  "bolus" => "smooth, handles like modelling clay, moulds into rods without fracture; moderate resistance" },
+                  "bolus" =>
+                    "smooth, handles like modelling clay, moulds into rods without fracture; moderate resistance" },
         "MHC" => { "grade" => "medium heavy clay", "ribbon" => ">= 75", "clay" => ">= 50",
                    "bolus" => "as medium clay; moderate to firm resistance" },
         "HC" => { "grade" => "heavy clay", "ribbon" => ">= 75", "clay" => ">= 50",
@@ -151,20 +164,64 @@ module Grittle
 
     FIELD_GRADE_FIGURES = Figures.new(
       "Field texture grades, beside the page",
-      "thickness" => [2..3, "mm", "from memory", "ribbon: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009"],
+      "thickness" => [
+        2..3,
+        "mm",
+        "from memory",
+        "ribbon: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009"
+      ],
       "width" => [10, "mm", "from memory", "ribbon: same"],
       "working" => [1..2, "min", "from memory", "bolus: same"],
       "about" => [{ "about 5" => "2-8", "about 25" => "22-28", "about 75" => "70-80", "0" => "0-2" }, "mm", "our own",
                   "how the page's lengths are read"],
-      "tiers" => [[5.0, 15.0, 25.0, 40.0, 50.0, 75.0], "mm", "from memory", "where its ribbon ranges begin: same handbook"],
-      "clay" => [{ "S" => 0..5, "LS" => 5..5, "CS" => 5..10, "SL" => 10..20, "L" => 25..25, "ZL" => 25..25, "SCL" => 20..30,
-                   "CL" => 30..35, "CLS" => 30..35, "ZCL" => 30..35, "SC" => 35..40, "ZC" => 35..40, "LC" => 35..40, "LMC" => 40..45,
-                   "MC" => 45..55, "MHC" => 50..100, "HC" => 50..100 }, "% clay", "from memory",
-                 "written beside the grades: same handbook"],
-      "qualified_clay" => [{ "LCS" => 35..40, "LCZ" => 35..40, "L+" => 25..30, "CL-" => 25..30, "ZL+" => 25..30, "ZCL-" => 25..30 },
-                           "% clay", "our own", "of grades with a qualifier: those of the handbook of 2009, and between two grades"],
-      "gap" => [28.0..40.0, "mm", "from memory", "the page leaves ribbons between these without a grade where they are not sandy"],
-      "light_under" => [22.0, "mm", "our own", "shorter ribbons of loam and silty loam are light, and their clay no longer holds"]
+      "tiers" => [
+        [5.0, 15.0, 25.0, 40.0, 50.0, 75.0],
+        "mm",
+        "from memory",
+        "where its ribbon ranges begin: same handbook"
+      ],
+      "clay" => [
+        {
+          "S" => 0..5,
+          "LS" => 5..5,
+          "CS" => 5..10,
+          "SL" => 10..20,
+          "L" => 25..25,
+          "ZL" => 25..25,
+          "SCL" => 20..30,
+          "CL" => 30..35,
+          "CLS" => 30..35,
+          "ZCL" => 30..35,
+          "SC" => 35..40,
+          "ZC" => 35..40,
+          "LC" => 35..40,
+          "LMC" => 40..45,
+          "MC" => 45..55,
+          "MHC" => 50..100,
+          "HC" => 50..100
+        },
+        "% clay",
+        "from memory",
+        "written beside the grades: same handbook"
+      ],
+      "qualified_clay" => [
+        { "LCS" => 35..40, "LCZ" => 35..40, "L+" => 25..30, "CL-" => 25..30, "ZL+" => 25..30, "ZCL-" => 25..30 },
+        "% clay",
+        "our own",
+        "of grades with a qualifier: those of the handbook of 2009, and between two grades"
+      ],
+      "gap" => [
+        28.0..40.0,
+        "mm",
+        "from memory",
+        "the page leaves ribbons between these without a grade where they are not sandy"
+      ],
+      "light_under" => [
+        22.0,
+        "mm",
+        "our own",
+        "shorter ribbons of loam and silty loam are light, and their clay no longer holds"
+      ]
     )
   end
 end

@@ -14,7 +14,12 @@ module Grittle
       "contest_medium" => [25.4, "mm", "common practice", "1 in; medium is 1 to under 2.5 in"],
       "contest_strong" => [63.5, "mm", "common practice", "2.5 in"],
       "contest_thickness" => [1..3, "mm", "common practice", "not thicker than an eighth of an inch"],
-      "counts_any" => [0.0, "mm", "common practice", "from here soil forms a ribbon at all: the printed key does not say"],
+      "counts_any" => [
+        0.0,
+        "mm",
+        "common practice",
+        "from here soil forms a ribbon at all: the printed key does not say"
+      ],
       "counts_five" => [5.0, "mm", "our own", "between the two others, and the default"],
       "counts_half_inch" => [12.7, "mm", "common practice", "half an inch"]
     )
@@ -32,7 +37,12 @@ module Grittle
       "groups_three_inches" => [76.2, "mm", "common practice", "same: three inches, itself still moderately fine"],
       "groups_least" => [0.02, "share", "our own", "smaller shares of texture groups are left out"],
       "alone_loam" => [22.0..28.0, "mm", "our own", "length alone: what “about an inch” is read as"],
-      "alone_clay" => [76.2, "mm", "common practice", "length alone, growers' teaching: three inches and more are clay"],
+      "alone_clay" => [
+        76.2,
+        "mm",
+        "common practice",
+        "length alone, growers' teaching: three inches and more are clay"
+      ],
       "alone_least" => [0.10, "share", "our own", "smaller shares of length alone are left out"]
     )
 
@@ -44,10 +54,32 @@ module Grittle
                      "taught by an extension service; the last point is our own model"],
       "flow_tiers" => [[[0, 5], [25, 23.5], [50, 38], [75, 50]], "mm, % clay", "our own",
                        "from the tiers of the flow key and the triangle's limits"],
-      "field_grades" => [[[0, 3], [5, 5], [15, 10], [25, 22], [40, 30], [50, 35], [75, 45]], "mm, % clay", "from memory",
-                         "National Committee on Soil and Terrain 2009, Australian Soil and Land Survey Field Handbook, 3rd ed."],
-      "consensus" => [[[0, 0], [5, 5], [13, 10], [19, 15], [24, 20], [30, 25], [39, 30], [48, 35], [58, 40], [68, 45], [78, 50],
-                       [95, 60], [130, 100]], "mm, % clay", "our own", "between the methods"],
+      "field_grades" => [
+        [[0, 3], [5, 5], [15, 10], [25, 22], [40, 30], [50, 35], [75, 45]],
+        "mm, % clay",
+        "from memory",
+        "National Committee on Soil and Terrain 2009, Australian Soil and Land Survey Field Handbook, 3rd ed."
+      ],
+      "consensus" => [
+        [
+          [0, 0],
+          [5, 5],
+          [13, 10],
+          [19, 15],
+          [24, 20],
+          [30, 25],
+          [39, 30],
+          [48, 35],
+          [58, 40],
+          [68, 45],
+          [78, 50],
+          [95, 60],
+          [130, 100]
+        ],
+        "mm, % clay",
+        "our own",
+        "between the methods"
+      ],
       "read_to" => [0.0..80.0, "% clay", "our own", "beyond which no school reads a ribbon"]
     )
 
@@ -81,7 +113,11 @@ module Grittle
           16 => ["squeezed_surface", { "rough_torn" => %w[SL/rich], "smooth_dull" => %w[SL/rich],
                                        "moderately_shiny" => %w[SCL], "shiny" => %w[SCL] }],
           # A wire of 3 mm that bends to a ring.
-          17 => ["grittiness", { "none" => 20, "slight" => 18, "moderate" => 18, "very" => %w[SC], "extreme" => %w[SC] }],
+          # A wire of 3 mm that bends to a ring.
+          17 => [
+            "grittiness",
+            { "none" => 20, "slight" => 18, "moderate" => 18, "very" => %w[SC], "extreme" => %w[SC] }
+          ],
           18 => ["plasticity", { "non" => %w[CL], "slightly" => %w[CL], "moderately" => %w[CL], "very" => 19 }],
           19 => ["squeezed_surface", { "rough_torn" => %w[CL], "smooth_dull" => %w[CL], "moderately_shiny" => %w[CL C],
                                        "shiny" => %w[C] }],
@@ -90,7 +126,8 @@ module Grittle
                                        "moderately_shiny" => %w[SICL SIC], "shiny" => %w[SIC SICL] }],
           22 => ["squeezed_surface", { "rough_torn" => %w[SICL SIC], "smooth_dull" => %w[SICL SIC],
                                        "moderately_shiny" => %w[SIC], "shiny" => %w[HC] }]
-        }, "questions and answers", "published", "FAO Guidelines for Soil Description, 4th ed., 2006, table 25; wording from memory"
+        }, "questions and answers", "published", "FAO Guidelines for Soil Description, 4th ed., 2006, table 25; " \
+                                                 "wording from memory"
       ]
     )
   end

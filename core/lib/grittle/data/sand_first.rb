@@ -5,7 +5,8 @@ module Grittle
     # Sand first, then five tests. The taste test of the old manuals is left out on purpose.
     SAND_FIRST = Keys::Page.new(
       title: "Sand first", mark: "from memory",
-      source: "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals); stickiness common practice",
+      source: "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals); " \
+              "stickiness common practice",
       # As printed: the cast, the ribbon, the feel, the shine; stickiness as it is taught beside it.
       printed: {
         "S" => { "class" => "sand", "cast" => "none", "ribbon" => "none", "feel" => "grainy, little floury material",
@@ -18,22 +19,64 @@ module Grittle
                  "feel" => "fairly soft and smooth, some grains", "shine" => "none", "sticky" => "slightly" },
         "SIL" => { "class" => "silt loam", "cast" => "weak to moderate", "ribbon" => "flakes rather than ribbons",
                    "feel" => "floury, slight grains", "shine" => "none", "sticky" => "slightly" },
-        "SI" => { "class" => "silt", "cast" => "weak to moderate", "ribbon" => "flakes rather than ribbons", "feel" => "very floury",
-                  "shine" => "none", "sticky" => "non to slightly" },
+        "SI" => {
+          "class" => "silt",
+          "cast" => "weak to moderate",
+          "ribbon" => "flakes rather than ribbons",
+          "feel" => "very floury",
+          "shine" => "none",
+          "sticky" => "non to slightly"
+        },
         "SCL" => { "class" => "sandy clay loam", "cast" => "moderate", "ribbon" => "short and thick, < 30 mm",
                    "feel" => "very substantial grains", "shine" => "slight", "sticky" => "slightly to moderately" },
-        "CL" => { "class" => "clay loam", "cast" => "strong", "feel" => "moderate grains", "shine" => "slight", "sticky" => "moderately",
-                  "ribbon" => "fairly thin, breaks readily, barely supports its own weight" },
-        "SICL" => { "class" => "silty clay loam", "cast" => "strong", "ribbon" => "as clay loam", "feel" => "smooth, floury",
-                    "shine" => "slight", "sticky" => "moderately" },
-        "SC" => { "class" => "sandy clay", "cast" => "strong", "ribbon" => "thin, fairly long, 50-75 mm, holds its own weight",
-                  "feel" => "substantial grains", "shine" => "moderate", "sticky" => "moderately to very" },
-        "SIC" => { "class" => "silty clay", "cast" => "very strong", "ribbon" => "thin, fairly long, 50-75 mm, holds its own weight",
-                   "feel" => "smooth", "shine" => "moderate", "sticky" => "very" },
-        "C" => { "class" => "clay", "cast" => "very strong", "ribbon" => "very thin, very long, > 75 mm", "feel" => "smooth",
-                 "shine" => "strong", "sticky" => "very" },
-        "HC" => { "class" => "heavy clay", "cast" => "very strong", "ribbon" => "very thin, very long, > 75 mm, hard to shear",
-                  "feel" => "smooth", "shine" => "strong", "sticky" => "very" }
+        "CL" => {
+          "class" => "clay loam",
+          "cast" => "strong",
+          "feel" => "moderate grains",
+          "shine" => "slight",
+          "sticky" => "moderately",
+          "ribbon" => "fairly thin, breaks readily, barely supports its own weight"
+        },
+        "SICL" => {
+          "class" => "silty clay loam",
+          "cast" => "strong",
+          "ribbon" => "as clay loam",
+          "feel" => "smooth, floury",
+          "shine" => "slight",
+          "sticky" => "moderately"
+        },
+        "SC" => {
+          "class" => "sandy clay",
+          "cast" => "strong",
+          "ribbon" => "thin, fairly long, 50-75 mm, holds its own weight",
+          "feel" => "substantial grains",
+          "shine" => "moderate",
+          "sticky" => "moderately to very"
+        },
+        "SIC" => {
+          "class" => "silty clay",
+          "cast" => "very strong",
+          "ribbon" => "thin, fairly long, 50-75 mm, holds its own weight",
+          "feel" => "smooth",
+          "shine" => "moderate",
+          "sticky" => "very"
+        },
+        "C" => {
+          "class" => "clay",
+          "cast" => "very strong",
+          "ribbon" => "very thin, very long, > 75 mm",
+          "feel" => "smooth",
+          "shine" => "strong",
+          "sticky" => "very"
+        },
+        "HC" => {
+          "class" => "heavy clay",
+          "cast" => "very strong",
+          "ribbon" => "very thin, very long, > 75 mm, hard to shear",
+          "feel" => "smooth",
+          "shine" => "strong",
+          "sticky" => "very"
+        }
       },
       # How that is read: the answers that fit. Lengths in mm stand where the page gives none, too: our own model there.
       read: {
@@ -118,7 +161,12 @@ module Grittle
 
     SAND_FIRST_FIGURES = Figures.new(
       "Sand first, beside the page",
-      "tiers" => [[5.0, 25.0, 50.0, 75.0], "mm", "our own", "where its ribbons begin to be barely, fairly thin, long and very long"]
+      "tiers" => [
+        [5.0, 25.0, 50.0, 75.0],
+        "mm",
+        "our own",
+        "where its ribbons begin to be barely, fairly thin, long and very long"
+      ]
     )
   end
 end

@@ -5,9 +5,23 @@ module Grittle
     # What the columns of anybody's table of horizons mean, guessed from their headings; the person has the last word.
     module Columns
       # cm in one unit that depths are written in. [published: the international inch and foot, 1959]
-      DEPTH_UNITS = { "cm" => 1, "mm" => Rational(1, 10), "m" => 100, "in" => Rational(254, 100), "ft" => Rational(3048, 100) }.freeze
-      UNIT_WORDS = { "inch" => "in", "inches" => "in", "feet" => "ft", "foot" => "ft", "metre" => "m", "metres" => "m", "meter" => "m",
-                     "meters" => "m" }.merge(DEPTH_UNITS.keys.to_h { |unit| [unit, unit] }).freeze
+      DEPTH_UNITS = {
+        "cm" => 1,
+        "mm" => Rational(1, 10),
+        "m" => 100,
+        "in" => Rational(254, 100),
+        "ft" => Rational(3048, 100)
+      }.freeze
+      UNIT_WORDS = {
+        "inch" => "in",
+        "inches" => "in",
+        "feet" => "ft",
+        "foot" => "ft",
+        "metre" => "m",
+        "metres" => "m",
+        "meter" => "m",
+        "meters" => "m"
+      }.merge(DEPTH_UNITS.keys.to_h { |unit| [unit, unit] }).freeze
       DEPTHS = %w[upper_cm lower_cm].freeze
       # What is no field of a horizon: what it is called here, and in headings.
       OWN = {

@@ -17,8 +17,20 @@ module Grittle
       attr_reader :name, :label, :type, :group, :words, :range, :unit, :limit, :suggestions, :hint, :source
 
       # @param carries [Boolean] whether a new horizon starts with what the one above has
-      def initialize(name, label, type, group: nil, words: nil, range: nil, unit: nil, limit: TEXT_LIMIT, suggestions: nil, hint: nil,
-                     carries: false, source: nil)
+      def initialize(
+        name,
+        label,
+        type,
+        group: nil,
+        words: nil,
+        range: nil,
+        unit: nil,
+        limit: TEXT_LIMIT,
+        suggestions: nil,
+        hint: nil,
+        carries: false,
+        source: nil
+      )
         raise ArgumentError, "#{name} has no type #{type}" unless TYPES.include?(type)
 
         @name = name
@@ -67,8 +79,17 @@ module Grittle
 
       # @return [Hash] for the page
       def to_h
-        { name: name, label: label, type: type.to_s, group: group, unit: unit, hint: hint, suggestions: suggestions, carries: carries?,
-          words: words&.map { |value, said| { value: value, name: said } } }
+        {
+          name: name,
+          label: label,
+          type: type.to_s,
+          group: group,
+          unit: unit,
+          hint: hint,
+          suggestions: suggestions,
+          carries: carries?,
+          words: words&.map { |value, said| { value: value, name: said } }
+        }
       end
 
       private
@@ -102,13 +123,18 @@ module Grittle
 
       def read_date(value)
         year, month, day = value.to_s.match(/\A(\d{4})-(\d\d)-(\d\d)\z/)&.captures&.map(&:to_i)
-        refuse("#{label} is a date such as 2026-05-31, not “#{Spoken.of(value)}”.") unless year && day?(year, month, day)
+        unless year && day?(year, month, day)
+          refuse(
+            "#{label} is a date such as 2026-05-31, not “#{Spoken.of(value)}”."
+          )
+        end
         value
       end
 
       def day?(year, month, day)
         leap = (year % 4).zero? && (!(year % 100).zero? || (year % 400).zero?)
-        month.between?(1, 12) && day.between?(1, [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1])
+        month.between?(1, 12) &&
+          day.between?(1, [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1])
       end
 
       def read_munsell(value) = Profile::Munsell.new(value, field: name).to_s

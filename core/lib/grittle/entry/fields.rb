@@ -24,7 +24,12 @@ module Grittle
       MOISTURE = words("Dry", "Moist", "Wet")
       # [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3]
       STICKY, PLASTIC = %w[sticky plastic].map do |word|
-        { "non" => "Non-#{word}", "slightly" => "Slightly #{word}", "moderately" => "Moderately #{word}", "very" => "Very #{word}" }.freeze
+        {
+          "non" => "Non-#{word}",
+          "slightly" => "Slightly #{word}",
+          "moderately" => "Moderately #{word}",
+          "very" => "Very #{word}"
+        }.freeze
       end
       PH_METHODS = { "kit" => "Colour kit", "strip" => "Paper strip", "meter" => "Meter" }.freeze
       SLAKING = { "not" => "Not", "a_little" => "A little", "fully" => "Fully" }.freeze
@@ -46,11 +51,27 @@ hint: "WGS84, decimal degrees, east is positive"),
         field("elevation_m", "Elevation", :number, range: -500..9000, unit: "m", group: "Where and when"),
         field("slope_percent", "Slope", :number, range: 0..500, unit: "%", group: "Land"),
         field("aspect", "Aspect", :choice, group: "Land",
-              words: { "n" => "North", "ne" => "North-east", "e" => "East", "se" => "South-east", "s" => "South", "sw" => "South-west",
-                       "w" => "West", "nw" => "North-west", "level" => "Level" }.freeze),
+              words: {
+                "n" => "North",
+                "ne" => "North-east",
+                "e" => "East",
+                "se" => "South-east",
+                "s" => "South",
+                "sw" => "South-west",
+                "w" => "West",
+                "nw" => "North-west",
+                "level" => "Level"
+              }.freeze),
         field("land_use", "Land use", :text, group: "Land"),
         field("history", "History", :text, group: "Land", hint: "Fill, levelling, former use", **NOTE),
-        field("vegetation", "Vegetation", :text, group: "Land", hint: "And plants that tell of wetness, lime or salt", **NOTE),
+        field(
+          "vegetation",
+          "Vegetation",
+          :text,
+          group: "Land",
+          hint: "And plants that tell of wetness, lime or salt",
+          **NOTE
+        ),
         field("surface_stones", "Stones on the surface", :text, group: "Land"),
         field("surface_condition", "Surface", :choice, group: "Land",
               words: words("Firm", "Loose", "Crusted", "Cracked", "Sealed", "Flooded", "Frozen", "Cultivated")),
@@ -67,7 +88,16 @@ hint: "WGS84, decimal degrees, east is positive"),
         field("stopped_by", "Why it stopped", :choice,
               words: words("Depth reached", "Stone", "Hardpan", "Rock", "Water", "Frozen", "Tool limit")),
         field("drainage_class", "Drainage", :choice, source: MANUAL,
-              words: words("Very poorly", "Poorly", "Somewhat poorly", "Moderately well", "Well", "Somewhat excessively", "Excessively")),
+              words:
+                words(
+                  "Very poorly",
+                  "Poorly",
+                  "Somewhat poorly",
+                  "Moderately well",
+                  "Well",
+                  "Somewhat excessively",
+                  "Excessively"
+                )),
         field("parent_material", "Parent material", :text, suggestions: %w[till alluvium colluvium loess residuum fill])
       )
 
@@ -77,11 +107,29 @@ hint: "WGS84, decimal degrees, east is positive"),
         field("mottle_abundance", "Mottles", :choice, group: "Colour", source: MANUAL,
               words: { "none" => "None", "few" => "Few, < 2 %", "common" => "Common, 2 to under 20 %",
               "many" => "Many, 20 % and more" }.freeze),
-        field("mottle_kind", "Kind of mottles", :choice, words: words("Rusty", "Grey", "Blue-green", "Yellow"), group: "Colour"),
+        field(
+          "mottle_kind",
+          "Kind of mottles",
+          :choice,
+          words: words("Rusty", "Grey", "Blue-green", "Yellow"),
+          group: "Colour"
+        ),
         field("mottle_colour", "Colour of mottles", :munsell, group: "Colour"),
         field("mottle_size", "Size of mottles", :choice, words: words("Fine", "Medium", "Coarse"), group: "Colour"),
-        field("mottle_contrast", "Contrast of mottles", :choice, words: words("Faint", "Distinct", "Prominent"), group: "Colour"),
-        field("colour_inherited", "Colour of the rock", :flag, group: "Colour", hint: "It is the parent material's own, not of wetness"),
+        field(
+          "mottle_contrast",
+          "Contrast of mottles",
+          :choice,
+          words: words("Faint", "Distinct", "Prominent"),
+          group: "Colour"
+        ),
+        field(
+          "colour_inherited",
+          "Colour of the rock",
+          :flag,
+          group: "Colour",
+          hint: "It is the parent material's own, not of wetness"
+        ),
         field("structure_grade", "Structure", :choice, group: "Structure", source: MANUAL,
               words: words("Single grain", "Massive", "Weak", "Moderate", "Strong")),
         field("structure_type", "Shape of peds", :choice, words: PEDS,
@@ -100,26 +148,69 @@ hint: "WGS84, decimal degrees, east is positive"),
 group: "Roots, fauna, coarse fragments"),
         field("root_size", "Size of roots", :choice, words: words("Fine", "Coarse", "Fine and coarse"), carries: true,
 group: "Roots, fauna, coarse fragments"),
-        field("earthworms", "Earthworms", :number, range: 0..500, group: "Roots, fauna, coarse fragments", hint: "counted in one spadeful"),
+        field(
+          "earthworms",
+          "Earthworms",
+          :number,
+          range: 0..500,
+          group: "Roots, fauna, coarse fragments",
+          hint: "counted in one spadeful"
+        ),
         field("pores", "Pores and channels", :text, group: "Roots, fauna, coarse fragments"),
         field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: "Roots, fauna, coarse fragments",
 hint: "by volume, above 2 mm"),
-        field("fragments_size", "Size of fragments", :choice, words: words("Gravel", "Cobbles", "Stones", "Boulders"), carries: true,
-                                                              group: "Roots, fauna, coarse fragments"),
-        field("fragments_shape", "Shape of fragments", :choice, words: words("Rounded", "Subrounded", "Angular", "Flat"), carries: true,
-                                                                group: "Roots, fauna, coarse fragments"),
+        field(
+          "fragments_size",
+          "Size of fragments",
+          :choice,
+          words: words("Gravel", "Cobbles", "Stones", "Boulders"),
+          carries: true,
+          group: "Roots, fauna, coarse fragments"
+        ),
+        field(
+          "fragments_shape",
+          "Shape of fragments",
+          :choice,
+          words: words("Rounded", "Subrounded", "Angular", "Flat"),
+          carries: true,
+          group: "Roots, fauna, coarse fragments"
+        ),
         field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Roots, fauna, coarse fragments",
-                                                            suggestions: ["ironstone nodules", "carbonate nodules", "quartz", "shale"]),
-        field("ph", "pH", :number, range: 0..14, group: "Chemistry", hint: "Several depths: take samples on the section"),
+                                                            suggestions: [
+                                                              "ironstone nodules",
+                                                              "carbonate nodules",
+                                                              "quartz",
+                                                              "shale"
+                                                            ]),
+        field(
+          "ph",
+          "pH",
+          :number,
+          range: 0..14,
+          group: "Chemistry",
+          hint: "Several depths: take samples on the section"
+        ),
         field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
         field("slaking", "Slaking", :choice, words: SLAKING, group: "Chemistry"),
         field("dispersion", "Dispersion", :choice, words: DISPERSION, group: "Chemistry"),
         field("effervescence", "Effervescence (HCl)", :choice, group: "Chemistry", source: MANUAL,
               words: words("None", "Very slight", "Slight", "Strong", "Violent")),
-        field("water_repellence", "Water repellence", :choice, words: words("None", "Slight", "Strong"), group: "Chemistry"),
+        field(
+          "water_repellence",
+          "Water repellence",
+          :choice,
+          words: words("None", "Slight", "Strong"),
+          group: "Chemistry"
+        ),
         field("odour", "Odour", :text, group: "Chemistry", hint: "From a distance"),
         field("organic_matter", "Organic matter", :text, group: "Chemistry"),
-        field("discontinuity", "Lithologic discontinuity", :flag, group: "Notes", hint: "Stones, colour or grain change with it"),
+        field(
+          "discontinuity",
+          "Lithologic discontinuity",
+          :flag,
+          group: "Notes",
+          hint: "Stones, colour or grain change with it"
+        ),
         field("fell_in", "Slough (fell in)", :flag, group: "Notes"),
         field("note", "Note", :text, group: "Notes", **NOTE)
       )
@@ -142,7 +233,13 @@ hint: "by volume, above 2 mm"),
         field("condition", "Condition", :choice, words: SAMPLE["condition"].words)
       )
 
-      ALL = { "site" => SITE, "profile" => PROFILE, "horizon" => HORIZON, "sample" => SAMPLE, "increment" => INCREMENT }.freeze
+      ALL = {
+        "site" => SITE,
+        "profile" => PROFILE,
+        "horizon" => HORIZON,
+        "sample" => SAMPLE,
+        "increment" => INCREMENT
+      }.freeze
 
       module_function
 
@@ -153,7 +250,9 @@ hint: "by volume, above 2 mm"),
       def read(kind, input)
         problems = []
         read = input.to_h do |name, value|
-          field = ALL[kind][name] || raise(InvalidInput, [Problem.new(pointer: "/#{name}", sentence: "A #{kind} has no “#{name}”.")])
+          field =
+            ALL[kind][name] ||
+            raise(InvalidInput, [Problem.new(pointer: "/#{name}", sentence: "A #{kind} has no “#{name}”.")])
           [name, field.read(value)]
         rescue InvalidInput => e
           problems.concat(e.problems)

@@ -22,7 +22,10 @@ module Grittle
       # @raise [Damaged]
       def fix(line)
         found = SENTENCE.match(line) || raise(Damaged, "“#{line.strip[0, 80]}” is no whole sentence.")
-        raise Damaged, "The checksum of “#{line.strip[0, 80]}” does not fit." unless checksum(found[:body]) == found[:sum].upcase
+        unless checksum(found[:body]) == found[:sum].upcase
+          raise Damaged,
+                "The checksum of “#{line.strip[0, 80]}” does not fit."
+        end
 
         parts = found[:body].split(",", -1)
         return unless parts.first.end_with?("GGA") && parts[6].to_i.positive?
@@ -45,9 +48,18 @@ module Grittle
           refused += 1
           nil
         end
-        raise InvalidInput, [Problem.new(pointer: "/position", sentence: "The receiver has no fix yet.")] if fixes.empty?
+        if fixes.empty?
+          raise InvalidInput,
+                [Problem.new(pointer: "/position", sentence: "The receiver has no fix yet.")]
+        end
 
-        { position: mean(fixes), spread_m: spread(fixes).round(1), elevation_m: elevation(fixes), fixes: fixes.size, refused: refused }
+        {
+          position: mean(fixes),
+          spread_m: spread(fixes).round(1),
+          elevation_m: elevation(fixes),
+          fixes: fixes.size,
+          refused: refused
+        }
       end
 
       # "4812.5000", "N": degrees stand before the last two digits of the minutes.

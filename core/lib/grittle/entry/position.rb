@@ -6,7 +6,8 @@ module Grittle
     # letters, with a decimal point or comma. Frozen.
     class Position
       # Minutes and seconds only after a sign for degrees, so that two plain numbers are two coordinates.
-      COORDINATE = /([-+]?\d+(?:\.\d+)?)\s*(?:[°º]\s*(?:(\d+(?:\.\d+)?)\s*['′’]?)?\s*(?:(\d+(?:\.\d+)?)\s*(?:"|″|”|'')?)?)?/
+      COORDINATE =
+        /([-+]?\d+(?:\.\d+)?)\s*(?:[°º]\s*(?:(\d+(?:\.\d+)?)\s*['′’]?)?\s*(?:(\d+(?:\.\d+)?)\s*(?:"|″|”|'')?)?)?/
       SIGNS = { "N" => 1, "E" => 1, "S" => -1, "W" => -1 }.freeze
       HOW = "Write it such as 48.2082, 16.3738 or 48°12'30\"N 16°22'26\"E."
       # Decimals kept of a degree: about 1 dm on the ground.
@@ -40,7 +41,13 @@ module Grittle
       # Two decimal commas are decimals, one alone parts the two numbers, unless signs for degrees part them.
       def self.plain(text)
         text = text.to_s.upcase.tr(";", " ")
-        text = text.gsub(/(\d),(\d)/, '\1.\2') if !text.include?(".") && (text.match?(/[°º]/) || text.scan(/\d,\d/).size >= 2)
+        if !text.include?(".") && (text.match?(/[°º]/) || text.scan(/\d,\d/).size >= 2)
+          text =
+            text.gsub(
+              /(\d),(\d)/,
+              '\1.\2'
+            )
+        end
         text.tr(",", " ").strip
       end
 
@@ -57,7 +64,9 @@ module Grittle
       def self.axis(letter) = { "N" => :latitude, "S" => :latitude, "E" => :longitude, "W" => :longitude }[letter]
 
       def self.degrees(whole, minutes, seconds, letter)
-        [minutes, seconds].compact.each { |part| refuse("Minutes and seconds go up to 60, not #{part}.") if part.to_f >= 60 }
+        [minutes, seconds].compact.each do |part|
+          refuse("Minutes and seconds go up to 60, not #{part}.") if part.to_f >= 60
+        end
         size = whole.to_f.abs + (minutes.to_f / 60) + (seconds.to_f / 3600)
         size * (whole.start_with?("-") ? -1 : 1) * SIGNS.fetch(letter, 1)
       end
@@ -70,7 +79,13 @@ module Grittle
 
       def say(degrees, positive, negative)
         tenths = (degrees.abs * 36_000).round
-        format("%d°%02d'%04.1f\"%s", tenths / 36_000, tenths / 600 % 60, tenths % 600 / 10.0, degrees.negative? ? negative : positive)
+        format(
+          "%d°%02d'%04.1f\"%s",
+          tenths / 36_000,
+          tenths / 600 % 60,
+          tenths % 600 / 10.0,
+          degrees.negative? ? negative : positive
+        )
       end
 
       def refuse(sentence) = raise(InvalidInput, [Problem.new(pointer: "/position", sentence: sentence)])

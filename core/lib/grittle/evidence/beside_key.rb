@@ -12,7 +12,8 @@ module Grittle
       RULES = {
         "ball_without_ribbon" => [
           %w[LS], %w[S SL],
-          "The key calls every ball without a ribbon loamy sand; the estimate leaves room for sandy loam, whose ribbon may not hold."
+          "The key calls every ball without a ribbon loamy sand; the estimate leaves room for sandy loam, whose " \
+          "ribbon may not hold."
         ],
         "silt_without_ribbon" => [
           %w[LS], %w[SIL SI],
@@ -58,14 +59,19 @@ module Grittle
       def reason
         return ["contradicted", CONTRADICTED] if @contradicted
 
-        by_design || [nil, "The key says #{@said.name}, the estimate #{likely.name}: one takes answers one by one, the other " \
-                           "weighs them together."]
+        by_design ||
+          [
+            nil,
+            "The key says #{@said.name}, the estimate #{likely.name}: one takes answers one by one, the other " \
+            "weighs them together."
+          ]
       end
 
       def by_design
         return unless @key.key == Keys::RibbonAndRub::ID
 
-        rule, (_, _, why) = RULES.find { |_, (keys, estimates, _)| keys.include?(@said.code) && estimates.include?(likely.code) }
+        rule, (_, _, why) =
+          RULES.find { |_, (keys, estimates, _)| keys.include?(@said.code) && estimates.include?(likely.code) }
         why = at_the_limit(*why) if why.is_a?(Array)
         [rule, why] if why
       end
@@ -77,8 +83,9 @@ module Grittle
         clay = @estimate.felt.curve.clay(mm)
         return unless clay < from
 
-        "The key's limit is #{Keys::RibbonNotes.say(mm, @method.unit)}; by the curve “#{@estimate.felt.curve.name}” that is " \
-          "#{clay.round} % clay, and #{classes} begin at #{from}."
+        length = Keys::RibbonNotes.say(mm, @method.unit)
+        "The key's limit is #{length}; by the curve “#{@estimate.felt.curve.name}” that is #{clay.round} % clay, " \
+          "and #{classes} begin at #{from}."
       end
     end
   end

@@ -76,7 +76,10 @@ module Grittle
       # @return [Array<String>] classes that have become improbable, the largest of the triangle first
       def improbable
         areas = Grid.areas(system)
-        found = classes.select { |code, share| share < FIGURES["improbable"] && share < FIGURES["improbable_part"] * areas[code] }
+        found =
+          classes.select do |code, share|
+            share < FIGURES["improbable"] && share < FIGURES["improbable_part"] * areas[code]
+          end
         found.keys.sort_by { |code| [-areas[code], code] }
       end
 
@@ -125,19 +128,34 @@ module Grittle
       # @return [Hash] as on the wire, without the next tests
       def to_h
         {
-          "system" => system, "curve" => felt.curve.id, "felt" => felt.answers.size, "widened" => felt.misled?,
-          "classes" => listed, "groups" => groups.map { |group, share| { "group" => group, "probability" => share.round(3) } },
-          "mean" => mean.transform_values { |part| part.round(1) }, "sd" => sd.transform_values { |part| part.round(1) },
-          "clay_range" => clay_range, "entropy_bits" => entropy.round(2), "likely" => likely?, "settled" => settled?,
-          "improbable" => improbable, "sentence" => sentence,
-          "region" => { "percent" => (100 * REGION).round, "area_percent" => area_percent, "runs" => runs }
+          "system" => system,
+          "curve" => felt.curve.id,
+          "felt" => felt.answers.size,
+          "widened" => felt.misled?,
+          "classes" => listed,
+          "groups" => groups.map { |group, share| { "group" => group, "probability" => share.round(3) } },
+          "mean" => mean.transform_values { |part| part.round(1) },
+          "sd" => sd.transform_values { |part| part.round(1) },
+          "clay_range" => clay_range,
+          "entropy_bits" => entropy.round(2),
+          "likely" => likely?,
+          "settled" => settled?,
+          "improbable" => improbable,
+          "sentence" => sentence,
+          "region" => {
+            "percent" => (100 * REGION).round,
+            "area_percent" => area_percent,
+            "runs" => runs
+          }
         }
       end
 
       # @return [Float] bits
       def self.entropy(shares)
         sum = 0.0
-        shares.each { |share| sum -= share * Math.log(share) if share > 0 } # rubocop:disable Style/NumericPredicate -- 5151 times
+        shares.each do |share|
+          sum -= share * Math.log(share) if share > 0 # rubocop:disable Style/NumericPredicate -- 5151 times
+        end
         sum / LN2
       end
 

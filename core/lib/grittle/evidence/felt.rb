@@ -8,8 +8,10 @@ module Grittle
     class Felt
       # What stands in for the ball: test => its answers that say so. The first that was given counts, once.
       BALL_BY = {
-        "coherence" => ->(said) { said != "none" }, "toss" => ->(said) { true if %w[cracks holds].include?(said) },
-        "finest_wire_mm" => ->(said) { true if %w[7 3].include?(said) }, "ring_forms" => ->(said) { true if said == true }
+        "coherence" => ->(said) { said != "none" },
+        "toss" => ->(said) { true if %w[cracks holds].include?(said) },
+        "finest_wire_mm" => ->(said) { true if %w[7 3].include?(said) },
+        "ring_forms" => ->(said) { true if said == true }
       }.freeze
       OPENING = %w[ball_holds ribbon_forms].freeze
       # Said of a ribbon, which there is none of without a ball.
@@ -65,7 +67,8 @@ module Grittle
 
       # @return [Boolean] whether a test has been made, or the keys infer its answer
       def made?(test)
-        @observations.given?(test) || (test == "ball_holds" && ball_known?) || (test == "ribbon_forms" && !ribbon_for_keys.nil?)
+        @observations.given?(test) || (test == "ball_holds" && ball_known?) ||
+          (test == "ribbon_forms" && !ribbon_for_keys.nil?)
       end
 
       private
@@ -79,7 +82,8 @@ module Grittle
       def stated
         @model.likelihoods.keys.select { |test| @tables.stated?(test) }.each_with_object({}) do |test, found|
           answer = OPENING.include?(test) ? opening[test] : @observations[test]
-          next if answer.nil? || (test == "cast_strength" && answer == "none" && ball == false) # the same answer as the ball's
+          # No cast is the same answer as no ball.
+          next if answer.nil? || (test == "cast_strength" && answer == "none" && ball == false)
 
           table = @tables.of(test)[answer]
           found[test] = table if table

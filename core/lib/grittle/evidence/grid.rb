@@ -5,7 +5,8 @@ module Grittle
     # The states of the model: the 5151 compositions of whole percent, clay by clay and within it sand by sand, so that
     # a row of one clay content is one run of cells.
     module Grid
-      ROWS = (0..100).map { |clay| (0..(100 - clay)).map { |sand| [sand, 100 - sand - clay, clay].freeze }.freeze }.freeze
+      ROWS =
+        (0..100).map { |clay| (0..(100 - clay)).map { |sand| [sand, 100 - sand - clay, clay].freeze }.freeze }.freeze
       CELLS = ROWS.flatten(1).freeze
       SIZE = CELLS.size
       PLACES = (0...SIZE).to_a.freeze
@@ -40,7 +41,11 @@ module Grittle
             count = order.count { |one, _| one == place }
             (from...(from += count))
           end
-          Slots.new(of_cell: pairs.map { |pair| numbers[pair] }.freeze, places: order.map(&:last).freeze, classes: ranges.freeze).freeze
+          Slots.new(
+            of_cell: pairs.map { |pair| numbers[pair] }.freeze,
+            places: order.map(&:last).freeze,
+            classes: ranges.freeze
+          ).freeze
         end
       end
 
@@ -50,7 +55,10 @@ module Grittle
           triangle = Grittle.triangle(system)
           codes = triangle.classes.keys
           rules = codes.map { |code| triangle.rules[code] }
-          [codes.freeze, CELLS.map { |sand, silt, clay| rules.index { |rule| rule.call(sand, silt, clay) } }.freeze].freeze
+          [
+            codes.freeze,
+            CELLS.map { |sand, silt, clay| rules.index { |rule| rule.call(sand, silt, clay) } }.freeze
+          ].freeze
         end
       end
 
@@ -61,9 +69,14 @@ module Grittle
         @runs[system] ||= begin
           codes, places = classes(system)
           runs = STARTS.each_cons(2).flat_map do |from, to|
-            (from...to).chunk_while { |one, other| places[one] == places[other] }.map { |run| [places[run.first], run.first, run.last + 1] }
+            (from...to)
+              .chunk_while { |one, other| places[one] == places[other] }
+              .map { |run| [places[run.first], run.first, run.last + 1] }
           end
-          codes.each_index.map { |place| runs.select { |run| run.first == place }.map { |run| run.drop(1).freeze }.freeze }.freeze
+          codes
+            .each_index
+            .map { |place| runs.select { |run| run.first == place }.map { |run| run.drop(1).freeze }.freeze }
+            .freeze
         end
       end
 

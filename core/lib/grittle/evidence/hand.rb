@@ -20,7 +20,11 @@ module Grittle
         @bells = {}
       end
 
-      SDS = { clay: Data::EVIDENCE["hand_clay"], sand: Data::EVIDENCE["hand_sand"], silt: Data::EVIDENCE["hand_silt"] }.freeze
+      SDS = {
+        clay: Data::EVIDENCE["hand_clay"],
+        sand: Data::EVIDENCE["hand_sand"],
+        silt: Data::EVIDENCE["hand_silt"]
+      }.freeze
 
       # @return [Numeric] percent
       def shift(axis) = @shifts.fetch(axis.name)

@@ -79,13 +79,19 @@ module Grittle
         return Length.new(of: AXES.fetch(length)) if length
         return choice(stands_out, scale) if stands_out
 
-        raise ArgumentError, "#{test} needs #{Model.states(test).size - 1} cuts" unless degree[1].size == Model.states(test).size - 1
+        unless degree[1].size == Model.states(test).size - 1
+          raise ArgumentError,
+                "#{test} needs #{Model.states(test).size - 1} cuts"
+        end
 
         Ordered.new(of: AXES.fetch(degree[0]), cuts: degree[1], scale: degree[2])
       end
 
       def choice(leads, scale)
-        Choice.new(leads: leads.transform_values { |axis, *rest| [AXES.fetch(axis), *rest].freeze }.freeze, scale: scale)
+        Choice.new(
+          leads: leads.transform_values { |axis, *rest| [AXES.fetch(axis), *rest].freeze }.freeze,
+          scale: scale
+        )
       end
     end
   end

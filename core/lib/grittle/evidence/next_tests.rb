@@ -36,7 +36,13 @@ module Grittle
         found = candidates.map { |test| [test, bits(test), Tests::Catalogue::FACTS[test][1]] }
         found = found.select { |_, gain, _| gain >= LEAST_BITS }.max_by(MOST) { |_, gain, seconds| gain / seconds }
         found.map do |test, gain, seconds|
-          { "test" => test, "name" => Tests::Catalogue.short(test), "bits" => gain.round(2), "seconds" => seconds, "sentence" => sentence(test, seconds) }
+          {
+            "test" => test,
+            "name" => Tests::Catalogue.short(test),
+            "bits" => gain.round(2),
+            "seconds" => seconds,
+            "sentence" => sentence(test, seconds)
+          }
         end
       end
 
@@ -102,14 +108,18 @@ module Grittle
         weight = weight_after(test)
         tables.map do |table|
           factors = @tables.coarse(table, weight).each_with_index.map { |factor, at| factor * before[at] }
-          { chance: dot(*margin, @tables.coarse(table, 1.0)), classes: shares(gathered.map { |row| dot(*row, factors) }) }
+          {
+            chance: dot(*margin, @tables.coarse(table, 1.0)),
+            classes: shares(gathered.map { |row| dot(*row, factors) })
+          }
         end
       end
 
       # All that was felt of the quantity, weighed as it will be.
       def felt_before(test, axis)
-        (@before ||= {})[[axis.name, Model.group(test)]] ||=
-          (Posterior.logs(@felt, axis, weights_after(test)) || Posterior::NOTHING).values_at(*Hand::FELT).map { |log| Math.exp(log) }
+        (@before ||= {})[[axis.name, Model.group(test)]] ||= (
+          Posterior.logs(@felt, axis, weights_after(test)) || Posterior::NOTHING
+        ).values_at(*Hand::FELT).map { |log| Math.exp(log) }
       end
 
       # @return [Array<Array>] for each class the shares by what would be felt, without what was felt of the quantity
@@ -128,7 +138,12 @@ module Grittle
 
       # How likely each percent is to be felt, as the estimate stands.
       def as_felt_now(axis)
-        (@now_felt ||= {})[axis.name] ||= @hand.as_felt(axis, Tables::PERCENTS, @estimate.margins.along[axis], @tables.wider)
+        (@now_felt ||= {})[axis.name] ||= @hand.as_felt(
+          axis,
+          Tables::PERCENTS,
+          @estimate.margins.along[axis],
+          @tables.wider
+        )
       end
 
       # By what the likelihood of a quantity has to be multiplied to take out what was felt of it.
@@ -161,7 +176,9 @@ module Grittle
         below = @estimate.posterior.below
         sums = Array.new(slots.places.size, 0.0)
         whole = below.last
-        Grid.runs(@system).each { |runs| runs.each { |from, to| sums[slots.of_cell[from]] += (below[to] - below[from]) / whole } }
+        Grid
+          .runs(@system)
+          .each { |runs| runs.each { |from, to| sums[slots.of_cell[from]] += (below[to] - below[from]) / whole } }
         sums
       end
 
@@ -214,7 +231,10 @@ module Grittle
         tables.map do |table|
           factors = @tables.power(table, weight).values_at(*slots.places)
           likely = @tables.power(table, 1.0).values_at(*slots.places)
-          { chance: dot(0, before, likely), classes: shares(slots.classes.map { |range| dot(range.begin, after[range], factors) }) }
+          {
+            chance: dot(0, before, likely),
+            classes: shares(slots.classes.map { |range| dot(range.begin, after[range], factors) })
+          }
         end
       end
 

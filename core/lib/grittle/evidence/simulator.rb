@@ -41,7 +41,9 @@ module Grittle
       def feel(composition, tests: USUAL, ribbons: RIBBONS)
         meet(composition)
         given = { "ball_holds" => answer("ball_holds") }
-        return given.merge("moisture_rounds" => 1, **answers(tests & NextTests::WITHOUT_A_BALL)) unless given["ball_holds"]
+        unless given["ball_holds"]
+          return given.merge("moisture_rounds" => 1, **answers(tests & NextTests::WITHOUT_A_BALL))
+        end
 
         given["ribbon_forms"] = answer("ribbon_forms")
         given["ribbons"] = made(ribbons) if given["ribbon_forms"] && ribbons.positive?

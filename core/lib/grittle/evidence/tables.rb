@@ -42,7 +42,10 @@ module Grittle
 
         # @return [Array<Float>] the states at one composition
         def choice(likelihood, states, cell, wider)
-          leads = likelihood.leads.keys.to_h { |state| [state, Math.exp(likelihood.lead(state, *cell) / (likelihood.scale * wider))] }
+          leads =
+            likelihood.leads.keys.to_h do |state|
+              [state, Math.exp(likelihood.lead(state, *cell) / (likelihood.scale * wider))]
+            end
           total = leads.values.sum + 1
           states.map { |state| ((1 - Model::ERROR) * (leads.fetch(state, 1.0) / total)) + (Model::ERROR / states.size) }
         end
@@ -85,7 +88,9 @@ module Grittle
         @openings[answers] ||= begin
           tables = answers.compact.map { |test, answer| of(test)[answer] }
           places = tables.map { |table| Grid.places(table.axis) }
-          Array.new(Grid::SIZE) { |at| Math.exp(tables.each_index.sum(0.0) { |k| tables[k].logs[places[k][at]] }) }.freeze
+          Array
+            .new(Grid::SIZE) { |at| Math.exp(tables.each_index.sum(0.0) { |k| tables[k].logs[places[k][at]] }) }
+            .freeze
         end
       end
 
@@ -94,7 +99,10 @@ module Grittle
       # @return [Table]
       def length(mean, scale, curve)
         logs = lengths(curve).map do |about|
-          Math.log(((1 - Model::ERROR) * Tables.normal(mean - about, length_sd(about, scale))) + (Model::ERROR / Model::LONGEST_MM))
+          Math.log(
+            ((1 - Model::ERROR) * Tables.normal(mean - about, length_sd(about, scale))) +
+              (Model::ERROR / Model::LONGEST_MM)
+          )
         end
         Table.new(axis: CLAY, logs: logs)
       end
@@ -116,7 +124,10 @@ module Grittle
       def percent(test, given, half_width)
         likelihood = @model.likelihoods.fetch(test)
         sd = spread(likelihood, half_width)
-        logs = PERCENTS.map { |place| Math.log(((1 - Model::ERROR) * Tables.normal(given - place, sd)) + (Model::ERROR / 100)) }
+        logs =
+          PERCENTS.map do |place|
+            Math.log(((1 - Model::ERROR) * Tables.normal(given - place, sd)) + (Model::ERROR / 100))
+          end
         Table.new(axis: likelihood.of, logs: logs)
       end
 
@@ -133,8 +144,11 @@ module Grittle
       def stated(test)
         likelihood = @model.likelihoods.fetch(test)
         states = Model.states(test)
-        shares, axis = likelihood.is_a?(Model::Choice) ? [by_cell(likelihood, states), :cell] : [along(likelihood), likelihood.of]
-        states.each_with_index.to_h { |state, k| [state, Table.new(axis: axis, logs: shares.map { |at| Math.log(at[k]) }.freeze).freeze] }
+        shares, axis =
+          likelihood.is_a?(Model::Choice) ? [by_cell(likelihood, states), :cell] : [along(likelihood), likelihood.of]
+        states.each_with_index.to_h do |state, k|
+          [state, Table.new(axis: axis, logs: shares.map { |at| Math.log(at[k]) }.freeze).freeze]
+        end
       end
 
       def by_cell(likelihood, states) = Grid::CELLS.map { |cell| Tables.choice(likelihood, states, cell, wider) }
@@ -167,7 +181,9 @@ module Grittle
       def lengths(curve) = @curves[curve] ||= PERCENTS.map { |clay| curve.length(clay) }.freeze
 
       # @return [Float] mm: how far a ribbon set lies off the curve's length
-      def length_sd(about, scale) = wider * Math.sqrt((((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2) + (scale**2))
+      def length_sd(about, scale)
+        wider * Math.sqrt((((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2) + (scale**2))
+      end
 
       def spread(likelihood, half_width) = wider * Math.sqrt((likelihood.sd**2) + ((half_width / Math.sqrt(3))**2))
     end

@@ -27,8 +27,10 @@ module Grittle
       end
 
       def clear(set, tiers)
-        return { "state" => "make_another", "limit_mm" => nil, "sentence" => "Make a second ribbon to be sure of it." } \
-          if set.count == 1
+        if set.count == 1
+          return { "state" => "make_another", "limit_mm" => nil,
+"sentence" => "Make a second ribbon to be sure of it." }
+        end
 
         sentence = tiers.limits.empty? ? "This key has no limit of length." : "Clear of every limit of this key."
         { "state" => "clear", "limit_mm" => nil, "sentence" => sentence }

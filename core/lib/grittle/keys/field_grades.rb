@@ -31,12 +31,22 @@ module Grittle
 
       # Names that stand on no page: the handbook's of 2009, and of grades with a qualifier.
       QUALIFIED_NAMES = {
-        "LCS" => "light clay, sandy", "LCZ" => "light clay, silty", "L+" => "heavy loam", "CL-" => "light clay loam",
-        "ZL+" => "heavy silty loam", "ZCL-" => "light silty clay loam", "L-" => "light loam", "ZL-" => "light silty loam"
+        "LCS" => "light clay, sandy",
+        "LCZ" => "light clay, silty",
+        "L+" => "heavy loam",
+        "CL-" => "light clay loam",
+        "ZL+" => "heavy silty loam",
+        "ZCL-" => "light silty clay loam",
+        "L-" => "light loam",
+        "ZL-" => "light silty loam"
       }.freeze
       # Code => name, and the clay percent written beside it.
-      GRADES = Data::FIELD_GRADES.printed.to_h { |code, row| [code, [row["grade"], FIGURES["clay"][code]]] }
-                                 .merge(QUALIFIED_NAMES.to_h { |code, name| [code, [name, FIGURES["qualified_clay"][code]]] }).freeze
+      GRADES =
+        Data::FIELD_GRADES
+        .printed
+        .to_h { |code, row| [code, [row["grade"], FIGURES["clay"][code]]] }
+        .merge(QUALIFIED_NAMES.to_h { |code, name| [code, [name, FIGURES["qualified_clay"][code]]] })
+        .freeze
       NEWER = { "SC" => "LCS", "ZC" => "LCZ" }.freeze
 
       GAP_MM = FIGURES["gap"]
@@ -48,7 +58,11 @@ module Grittle
       # Grades whose name says sandy, and what it takes to feel that it is: a sandy grade needs sand that was felt. [our
       # own model]
       SANDY = %w[S LS CS SL SCL CLS SC].freeze
-      SAND_FELT = { "grittiness" => %w[moderate very extreme], "grains_seen" => %w[some many], "wet_rub" => %w[very_gritty] }.freeze
+      SAND_FELT = {
+        "grittiness" => %w[moderate very extreme],
+        "grains_seen" => %w[some many],
+        "wet_rub" => %w[very_gritty]
+      }.freeze
 
       CLASSES = Data::FIELD_GRADES.cells
 
@@ -66,7 +80,9 @@ module Grittle
       # Without sand that was felt no sandy grade is named, unless no other has a ribbon so short. Until anything was
       # felt of the grains all stay open.
       def candidates
-        return page if length_mm.nil? || feel_question || SAND_FELT.any? { |test, states| states.include?(observations[test]) }
+        if length_mm.nil? || feel_question || SAND_FELT.any? { |test, states| states.include?(observations[test]) }
+          return page
+        end
 
         others = page - SANDY
         others.all? { |code| ribbon_fit(code).zero? } ? page : others

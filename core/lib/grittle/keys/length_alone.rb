@@ -30,10 +30,18 @@ module Grittle
       def result
         question = opening_question || (length_question unless no_ball?)
         found = question ? [] : outcomes
-        Result.new(key: ID, system: SYSTEM, outcomes: found, next_question: question, notes: [], details: {},
-                   possible: found.empty? ? CODES : found.map(&:first), path: opening_path + (no_ball? ? [] : length_step),
-                   on_the_limit: !question && !no_ball? && !interval.nil? && LIMITS.any? { |mm| interval.cover?(mm) },
-                   disagreeing_tests: facts.overruled)
+        Result.new(
+          key: ID,
+          system: SYSTEM,
+          outcomes: found,
+          next_question: question,
+          notes: [],
+          details: {},
+          possible: found.empty? ? CODES : found.map(&:first),
+          path: opening_path + (no_ball? ? [] : length_step),
+          on_the_limit: !question && !no_ball? && !interval.nil? && LIMITS.any? { |mm| interval.cover?(mm) },
+          disagreeing_tests: facts.overruled
+        )
       end
 
       private
@@ -42,7 +50,9 @@ module Grittle
         return [[NO_BALL, 1.0]] if no_ball?
 
         kept = shares.select { |_, share| share >= LEAST }
-        kept.map { |code, share| [code, share / kept.values.sum] }.sort_by { |code, share| [-share.round(6), CODES.index(code)] }
+        kept
+          .map { |code, share| [code, share / kept.values.sum] }
+          .sort_by { |code, share| [-share.round(6), CODES.index(code)] }
       end
 
       def shares

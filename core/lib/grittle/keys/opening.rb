@@ -56,8 +56,13 @@ module Grittle
       def opening_path
         ball = facts.ball or return []
 
-        steps = [{ "question" => "ball_holds", "answer" => ball.value, "text" => ball.value ? "The ball holds" : "No ball" }
-          .merge(ball.source_of("ball_holds"))]
+        steps = [
+          {
+            "question" => "ball_holds",
+            "answer" => ball.value,
+            "text" => ball.value ? "The ball holds" : "No ball"
+          }.merge(ball.source_of("ball_holds"))
+        ]
         if no_ball? && observations.given?("moisture_rounds")
           steps << { "question" => "moisture_rounds", "answer" => observations["moisture_rounds"],
                      "text" => "moisture is not the reason" }
@@ -69,7 +74,13 @@ module Grittle
         return [] unless length_mm && !no_ball?
         return [{ "question" => "ribbon_forms", "answer" => false, "text" => "no ribbon" }] unless facts.set
 
-        [{ "question" => "ribbons", "answer" => facts.set.mean.round(1), "text" => "ribbon #{RibbonNotes.say(facts.set.mean, @unit)}" }]
+        [
+          {
+            "question" => "ribbons",
+            "answer" => facts.set.mean.round(1),
+            "text" => "ribbon #{RibbonNotes.say(facts.set.mean, @unit)}"
+          }
+        ]
       end
 
       # One step of a path for an answered question.

@@ -30,7 +30,11 @@ module Grittle
 
       # @return [Hash{String=>Hash{String=>Cell}}] class => test => what fits and what is near
       def cells
-        read.to_h { |code, row| [code, row.to_h { |test, fits| [test, Cell.new(fits, near.dig(code, test) || "")] }.freeze] }.freeze
+        read
+          .to_h do |code, row|
+            [code, row.to_h { |test, fits| [test, Cell.new(fits, near.dig(code, test) || "")] }.freeze]
+          end
+          .freeze
       end
 
       private
@@ -39,7 +43,9 @@ module Grittle
         refuse("the mark #{@mark} is unknown") unless Figures::MARKS.key?(@mark)
         refuse("the classes of its layers differ") unless [read, near].all? { |layer| layer.keys == printed.keys }
         read.each { |code, row| row.each { |test, fits| check_cell(code, test, fits, near.dig(code, test).to_s) } }
-        near.each { |code, row| refuse("#{code} widens what it does not read") unless (row.keys - read[code].keys).empty? }
+        near.each do |code, row|
+          refuse("#{code} widens what it does not read") unless (row.keys - read[code].keys).empty?
+        end
       end
 
       def check_cell(code, test, fits, beside)
@@ -47,7 +53,11 @@ module Grittle
 
         states = Tests::Vocabulary::ALL.fetch(test)[:states]
         said = fits.split + beside.split
-        refuse("#{code} has an answer to #{test} that is none, or twice") unless (said - states).empty? && said.uniq == said
+        return if (said - states).empty? && said.uniq == said
+
+        refuse(
+          "#{code} has an answer to #{test} that is none, or twice"
+        )
       end
 
       def refuse(why) = raise(ArgumentError, "the page #{title}: #{why}")

@@ -118,7 +118,8 @@ module Grittle
         return outcomes.map(&:first) unless outcomes.empty?
 
         rubs = rub ? [rub] : CLASSES["weak"].keys
-        codes = tiers_open.flat_map { |tier| tier == "none" ? [NO_RIBBON] : rubs.map { |answer| class_of(tier, answer) } }
+        codes =
+          tiers_open.flat_map { |tier| tier == "none" ? [NO_RIBBON] : rubs.map { |answer| class_of(tier, answer) } }
         [(NO_BALL unless facts.ball&.value), *codes].compact
       end
 
@@ -142,14 +143,20 @@ module Grittle
         return if facts.ball.nil? || facts.ball.value || !@observations.given?("moisture_rounds")
 
         rounds = @observations["moisture_rounds"]
-        step("moisture_rounds", rounds, "moisture is not the reason, after #{rounds} #{rounds == 1 ? 'round' : 'rounds'}")
+        step(
+          "moisture_rounds",
+          rounds,
+          "moisture is not the reason, after #{rounds} #{rounds == 1 ? 'round' : 'rounds'}"
+        )
       end
 
       def ribbon_step
         return unless facts.ball&.value && facts.ribbon_forms
+
         unless facts.set
-          return step("ribbon_forms", facts.ribbon_forms.value, facts.ribbon_forms.value ? "it forms a ribbon" : "no ribbon",
-                      facts.ribbon_forms.source_of("ribbon_forms"))
+          forms = facts.ribbon_forms.value
+          text = forms ? "it forms a ribbon" : "no ribbon"
+          return step("ribbon_forms", forms, text, facts.ribbon_forms.source_of("ribbon_forms"))
         end
 
         tier = @tiers.of(facts.set.mean)
@@ -175,7 +182,8 @@ module Grittle
       end
 
       def notes
-        ribbons = facts.set ? RibbonNotes.for(facts.set, unit: @unit, stub: facts.ball&.value && rub != "very_smooth") : []
+        ribbons =
+          facts.set ? RibbonNotes.for(facts.set, unit: @unit, stub: facts.ball&.value && rub != "very_smooth") : []
         [*ribbons, RibbonNotes.geometry(facts.set, @limit_set[:thickness_mm]), silt_note, *overruled_notes].compact
       end
 
@@ -183,7 +191,10 @@ module Grittle
         return unless rub == "very_smooth" && facts.set && tier_odds.key?("weak")
 
         nothing_left = @observations["decanted_sand"] == "none"
-        note("no_silt", nothing_left ? "Silt loam, perhaps silt: this key cannot end at silt." : "This key cannot end at silt.")
+        note(
+          "no_silt",
+          nothing_left ? "Silt loam, perhaps silt: this key cannot end at silt." : "This key cannot end at silt."
+        )
       end
 
       def overruled_notes

@@ -23,19 +23,23 @@ module Grittle
         lengths = set.counted.map(&:length_mm)
         [
           [stub && near_stub?(set), "near_stub",
-           "#{say(set.mean, unit)} is near the limit between loamy sand and sandy loam: a stub no longer than the thumb's " \
+           "#{say(set.mean, unit)} is near the limit between loamy sand and sandy loam: a stub no longer than the " \
+           "thumb's " \
            "own squeeze is hardly a ribbon."],
           [set.count == 1, "one_ribbon", "One ribbon only. Make a second: agreement is the sign of a good result."],
           [set.drifting?, "drifting",
-           "The ribbons grow with working, from #{say(lengths.first, unit)} to #{say(lengths.last, unit)}. Work it until " \
+           "The ribbons grow with working, from #{say(lengths.first, unit)} to #{say(lengths.last, unit)}. Work it " \
+           "until " \
            "they stop growing, and take back the early ones if they should not count."],
           [set.uneven?, "uneven_thickness",
-           "The ribbons differ in thickness by more than #{say(RibbonSet::EVEN_THICKNESS_MM, 'mm')}: their lengths cannot " \
+           "The ribbons differ in thickness by more than #{say(RibbonSet::EVEN_THICKNESS_MM, 'mm')}: their lengths " \
+           "cannot " \
            "be compared."],
           [set.counted.any?(&:never_broke?), "never_broke",
            "A ribbon that never broke is too thick. Its length is a lower bound: push a thinner one."],
           [set.mean > ASK_THICKNESS_OVER_MM && set.counted.none?(&:thickness_mm), "how_thick",
-           "Over #{say(ASK_THICKNESS_OVER_MM, unit)}, as heavy clay makes them. How thick were they? Two to three mm is usual."]
+           "Over #{say(ASK_THICKNESS_OVER_MM, unit)}, as heavy clay makes them. How thick were they? Two to three mm " \
+           "is usual."]
         ].filter_map { |holds, rule, sentence| { "rule" => rule, "sentence" => sentence } if holds }
       end
 
@@ -47,9 +51,18 @@ module Grittle
         return unless set
 
         off = [*off(set.counted.map(&:thickness_mm), thickness_mm, "thick"),
-               *off(set.counted.map(&:width_mm), width_mm && ((width_mm - WIDTH_OFF_MM)..(width_mm + WIDTH_OFF_MM)), "wide", width_mm)]
-        { "rule" => "not_this_schools_ribbon", "sentence" => "Not this school's ribbon: it wants one #{off.join(' and ')}." } \
-          unless off.empty?
+               *off(
+                 set.counted.map(&:width_mm),
+                 width_mm && ((width_mm - WIDTH_OFF_MM)..(width_mm + WIDTH_OFF_MM)),
+                 "wide",
+                 width_mm
+               )]
+        return if off.empty?
+
+        {
+          "rule" => "not_this_schools_ribbon",
+          "sentence" => "Not this school's ribbon: it wants one #{off.join(' and ')}."
+        }
       end
 
       # @return [Array<String>] what is wanted, where a measure is outside it

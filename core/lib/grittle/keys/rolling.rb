@@ -18,7 +18,11 @@ module Grittle
 
       # Outcomes that stand for half of a class: code => the class, which side of the line of clay, and what is said of
       # it.
-      HALVES = %w[SL SIL].flat_map { |code| [["#{code}/poor", [code, -1, POOR]], ["#{code}/rich", [code, 1, RICH]]] }.to_h.freeze
+      HALVES =
+        %w[SL SIL]
+        .flat_map { |code| [["#{code}/poor", [code, -1, POOR]], ["#{code}/rich", [code, 1, RICH]]] }
+        .to_h
+        .freeze
 
       NODES = Data::ROLLING["nodes"]
       ASKS = ["ball_holds", "moisture_rounds", *NODES.values.map(&:first)].uniq.freeze
@@ -39,7 +43,9 @@ module Grittle
 
       # @return [Array<String>] what a person may assign by this key; a class, or half of one
       def self.codes(_system = SYSTEM)
-        Triangles::FAO_WRB.classes.keys.flat_map { |code| (halves = HALVES.keys.select { |half| HALVES[half].first == code }).empty? ? [code] : halves }
+        Triangles::FAO_WRB.classes.keys.flat_map do |code|
+          (halves = HALVES.keys.select { |half| HALVES[half].first == code }).empty? ? [code] : halves
+        end
       end
 
       # @return [Result]
@@ -81,7 +87,12 @@ module Grittle
         return [observations[question], question] if observations.given?(question)
         return %w[3 ring_forms] if question == "finest_wire_mm" && observations["ring_forms"] == true
 
-        [SURFACE_OF_SHINE[observations["shine"]], "shine"] if question == "squeezed_surface" && observations.given?("shine")
+        return unless question == "squeezed_surface" && observations.given?("shine")
+
+        [
+          SURFACE_OF_SHINE[observations["shine"]],
+          "shine"
+        ]
       end
 
       def possible

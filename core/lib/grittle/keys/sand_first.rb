@@ -8,7 +8,8 @@ module Grittle
       ID = "sand_first"
       NAME = "Sand first"
       SYSTEM = "canada"
-      SOURCE = "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals), not checked against the source"
+      SOURCE = "Canadian field manuals (Expert Committee on Soil Survey; provincial field manuals), not checked " \
+               "against the source"
 
       THICKNESS_MM = WIDTH_MM = nil # the manuals do not say
       TIERS = Tiers.new(["none", "barely", "fairly thin", "long", "very long"],

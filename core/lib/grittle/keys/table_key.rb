@@ -19,9 +19,18 @@ module Grittle
       def result
         question = next_question
         found = question ? [] : outcomes
-        Result.new(key: self.class::ID, system: self.class::SYSTEM, outcomes: found, next_question: question,
-                   possible: found.empty? ? possible : found.map(&:first), path: path, on_the_limit: !question && on_the_limit?,
-                   disagreeing_tests: disagreeing, notes: notes, details: {})
+        Result.new(
+          key: self.class::ID,
+          system: self.class::SYSTEM,
+          outcomes: found,
+          next_question: question,
+          possible: found.empty? ? possible : found.map(&:first),
+          path: path,
+          on_the_limit: !question && on_the_limit?,
+          disagreeing_tests: disagreeing,
+          notes: notes,
+          details: {}
+        )
       end
 
       private
@@ -71,7 +80,8 @@ module Grittle
       # Test => value, of the tests made that the key speaks of.
       def made
         @made ||= begin
-          given = self.class::TESTS.select { |test| observations.given?(test) }.to_h { |test| [test, observations[test]] }
+          given =
+            self.class::TESTS.select { |test| observations.given?(test) }.to_h { |test| [test, observations[test]] }
           given.delete("feel_words") if given["feel_words"] == []
           given
         end
@@ -202,7 +212,9 @@ module Grittle
       end
 
       def disagreeing
-        return self.class::TESTS.select { |test| observations.given?(test) && contradicts_sand?(test) } if no_ball? && opening_question.nil?
+        if no_ball? && opening_question.nil?
+          return self.class::TESTS.select { |test| observations.given?(test) && contradicts_sand?(test) }
+        end
         return [] if next_question
 
         scores(final.first).select { |_, points| points.zero? }.keys
@@ -218,8 +230,12 @@ module Grittle
         return steps if no_ball? || facts.ball.nil?
 
         order = [*self.class::FIRST, *self.class::TESTS].uniq.select { |test| observations.given?(test) }
-        steps + order.take(self.class::FIRST.size).select { |test| self.class::FIRST.include?(test) }.map { |test| answer_step(test) } +
-          length_step + (order - self.class::FIRST).map { |test| answer_step(test) }
+        steps +
+          order
+          .take(self.class::FIRST.size)
+          .select { |test| self.class::FIRST.include?(test) }
+          .map { |test| answer_step(test) } + length_step +
+          (order - self.class::FIRST).map { |test| answer_step(test) }
       end
 
       def notes

@@ -37,9 +37,18 @@ module Grittle
       # @return [Result]
       def result
         found = next_question ? [] : outcomes
-        Result.new(key: ID, system: SYSTEM, outcomes: found, next_question: next_question, notes: [], details: {},
-                   possible: found.empty? ? possible : found.map(&:first), on_the_limit: !next_question && odds.size > 1,
-                   path: opening_path + (no_ball? ? [] : length_step + rub_step), disagreeing_tests: facts.overruled)
+        Result.new(
+          key: ID,
+          system: SYSTEM,
+          outcomes: found,
+          next_question: next_question,
+          notes: [],
+          details: {},
+          possible: found.empty? ? possible : found.map(&:first),
+          on_the_limit: !next_question && odds.size > 1,
+          path: opening_path + (no_ball? ? [] : length_step + rub_step),
+          disagreeing_tests: facts.overruled
+        )
       end
 
       private
@@ -68,7 +77,9 @@ module Grittle
         shares = Hash.new(0.0)
         odds.each { |tier, odd| groups(tier).each { |group, share| shares[group] += odd * share } }
         kept = shares.reject { |_, share| share < LEAST }
-        kept.map { |group, share| [group, share / kept.values.sum] }.sort_by { |group, share| [-share.round(6), order(group)] }
+        kept
+          .map { |group, share| [group, share / kept.values.sum] }
+          .sort_by { |group, share| [-share.round(6), order(group)] }
       end
 
       def order(group) = GROUPS.keys.index(group)

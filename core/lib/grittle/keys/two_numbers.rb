@@ -37,9 +37,18 @@ module Grittle
       # @return [Result]
       def result
         found = next_question ? [] : outcomes
-        Result.new(key: ID, system: @triangle.id, outcomes: found, next_question: next_question, notes: notes, path: path,
-                   possible: found.empty? ? @triangle.classes.keys : found.map(&:first), on_the_limit: found.size > 1,
-                   disagreeing_tests: too_much? ? ["sand_estimate"] : [], details: details)
+        Result.new(
+          key: ID,
+          system: @triangle.id,
+          outcomes: found,
+          next_question: next_question,
+          notes: notes,
+          path: path,
+          possible: found.empty? ? @triangle.classes.keys : found.map(&:first),
+          on_the_limit: found.size > 1,
+          disagreeing_tests: too_much? ? ["sand_estimate"] : [],
+          details: details
+        )
       end
 
       private
@@ -89,14 +98,22 @@ module Grittle
       def notes
         return [] unless too_much?
 
-        [{ "rule" => "sand_and_clay_over_100", "sentence" => "Sand and clay add up to more than 100: estimate the sand again." }]
+        [
+          {
+            "rule" => "sand_and_clay_over_100",
+            "sentence" => "Sand and clay add up to more than 100: estimate the sand again."
+          }
+        ]
       end
 
       def details
         return {} if next_question
 
-        { "curve" => @curve.id, "composition" => point.to_h.transform_keys(&:to_s).transform_values { |part| part.round(1) },
-          "distance" => @triangle.distance_to_boundary(point).round(1) }
+        {
+          "curve" => @curve.id,
+          "composition" => point.to_h.transform_keys(&:to_s).transform_values { |part| part.round(1) },
+          "distance" => @triangle.distance_to_boundary(point).round(1)
+        }
       end
     end
   end

@@ -22,17 +22,41 @@ module Grittle
     LISTS = { false => "Light clays, sandy and silty", true => "Sandy clay and silty clay" }.freeze
 
     PARTS = [
-      Part.new(name: :key, label: "Key", default: Keys::RibbonAndRub::ID, choices: Keys::ALL.to_h { |key| [key::ID, key::NAME] }),
-      Part.new(name: :limit_set, label: "Limits of the key", default: Keys::LimitSets::DEFAULT, keys: [Keys::RibbonAndRub::ID],
-               choices: Keys::LimitSets::ALL.transform_values { |set| set[:name] }),
-      Part.new(name: :ribbon_counts_from, label: "What counts as a ribbon", default: Keys::LimitSets::DEFAULT_COUNTS_FROM,
-               keys: [Keys::RibbonAndRub::ID], choices: Keys::LimitSets::COUNTS_FROM.transform_values { |rule| rule[:name] }),
+      Part.new(
+        name: :key,
+        label: "Key",
+        default: Keys::RibbonAndRub::ID,
+        choices: Keys::ALL.to_h { |key| [key::ID, key::NAME] }
+      ),
+      Part.new(
+        name: :limit_set,
+        label: "Limits of the key",
+        default: Keys::LimitSets::DEFAULT,
+        keys: [Keys::RibbonAndRub::ID],
+        choices: Keys::LimitSets::ALL.transform_values { |set| set[:name] }
+      ),
+      Part.new(
+        name: :ribbon_counts_from,
+        label: "What counts as a ribbon",
+        default: Keys::LimitSets::DEFAULT_COUNTS_FROM,
+        keys: [Keys::RibbonAndRub::ID],
+        choices: Keys::LimitSets::COUNTS_FROM.transform_values { |rule| rule[:name] }
+      ),
       Part.new(name: :system, label: "Triangle", default: Triangles::USDA.id, keys: [Keys::TwoNumbers::ID],
                choices: TRIANGLES.transform_values(&:name)),
-      Part.new(name: :older_grades, label: "Gritty and silky ribbons of 50 to 75 mm", default: false, keys: [Keys::FieldGrades::ID],
-               choices: LISTS),
-      Part.new(name: :curve, label: "Clay from a ribbon's length, for the estimate and two numbers", default: Curves::DEFAULT,
-               choices: Curves::ALL.to_h { |curve| [curve.id, curve.name] }),
+      Part.new(
+        name: :older_grades,
+        label: "Gritty and silky ribbons of 50 to 75 mm",
+        default: false,
+        keys: [Keys::FieldGrades::ID],
+        choices: LISTS
+      ),
+      Part.new(
+        name: :curve,
+        label: "Clay from a ribbon's length, for the estimate and two numbers",
+        default: Curves::DEFAULT,
+        choices: Curves::ALL.to_h { |curve| [curve.id, curve.name] }
+      ),
       Part.new(name: :unit, label: "Unit", default: "mm", choices: Units::LENGTHS.to_h { |unit, _| [unit, unit] })
     ].to_h { |part| [part.name, part.freeze] }.freeze
     NAMES = PARTS.keys.freeze
@@ -103,7 +127,14 @@ module Grittle
     private
 
     def options
-      { limit_set: limit_set, ribbon_counts_from: ribbon_counts_from, older_list: older_grades, curve: curve, system: system, unit: unit }
+      {
+        limit_set: limit_set,
+        ribbon_counts_from: ribbon_counts_from,
+        older_list: older_grades,
+        curve: curve,
+        system: system,
+        unit: unit
+      }
     end
   end
 end

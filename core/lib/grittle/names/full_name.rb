@@ -31,8 +31,13 @@ module Grittle
     # @param position [String, nil] "light" or "heavy": the lower or upper third of the class's clay
     # @raise [UnknownName]
     def initialize(texture_class, sand_grade: nil, fragments: nil, fragment_size: nil, position: nil)
-      { sand_grade: [sand_grade, GRADES], fragment_size: [fragment_size, FRAGMENTS], position: [position, POSITIONS] }
-        .each { |field, (value, table)| raise UnknownName.new(field, value, table.keys) unless value.nil? || table.key?(value) }
+      {
+        sand_grade: [sand_grade, GRADES],
+        fragment_size: [fragment_size, FRAGMENTS],
+        position: [position, POSITIONS]
+      }.each do |field, (value, table)|
+        raise UnknownName.new(field, value, table.keys) unless value.nil? || table.key?(value)
+      end
       @class = texture_class
       @of_grade = texture_class.is_a?(Names::Name) && texture_class.kind == :grade
       @graded = @of_grade || GRADED.include?(texture_class.code)

@@ -184,8 +184,12 @@ module Grittle
     end
 
     def check_percents
-      bad = { fragments: fragments, clay: clay }.reject { |_, value| value.nil? || (value.is_a?(Numeric) && value.between?(0, 100)) }
-      problems = bad.keys.map { |name| Problem.new(pointer: "/#{name}", sentence: "The #{name} of a name are 0 to 100 %.") }
+      bad =
+        { fragments: fragments, clay: clay }.reject do |_, value|
+          value.nil? || (value.is_a?(Numeric) && value.between?(0, 100))
+        end
+      problems =
+        bad.keys.map { |name| Problem.new(pointer: "/#{name}", sentence: "The #{name} of a name are 0 to 100 %.") }
       raise InvalidInput, problems unless problems.empty?
     end
 

@@ -19,7 +19,11 @@ module Grittle
     # thirds, of its fibres are left when it is rubbed. [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3,
     # terms used in lieu of texture]
     ORGANIC = { "peat" => "peat", "mucky_peat" => "mucky peat", "muck" => "muck" }.freeze
-    ORGANIC_HINTS = { "peat" => "fibres that last when rubbed", "mucky_peat" => "half decayed", "muck" => "hardly a fibre left" }.freeze
+    ORGANIC_HINTS = {
+      "peat" => "fibres that last when rubbed",
+      "mucky_peat" => "half decayed",
+      "muck" => "hardly a fibre left"
+    }.freeze
     ORGANIC_SYSTEM = "organic"
     SANDY_GRADES = %w[S LS CS SL SCL CLS SC LCS].freeze
     SILTY_GRADES = %w[ZL ZCL ZC LCZ ZL+ ZL- ZCL-].freeze
@@ -59,8 +63,16 @@ module Grittle
 
       def of_class(triangle, one)
         region = Region.new([one.polygon], &triangle.rules.fetch(one.code))
-        Name.new(system: triangle.id, code: one.code, name: one.name, kind: :region, family: :classes, plain: one.code, region: region,
-                 clay: one.polygon.map(&:last).minmax)
+        Name.new(
+          system: triangle.id,
+          code: one.code,
+          name: one.name,
+          kind: :region,
+          family: :classes,
+          plain: one.code,
+          region: region,
+          clay: one.polygon.map(&:last).minmax
+        )
       end
 
       # Halves of a class in the rolling key: poor and rich in clay.
@@ -69,9 +81,16 @@ module Grittle
           whole = classes.find { |one| one.code == plain }
           region = whole.region.where(strict: sign.negative?) { |_, clay| sign * (clay - FIGURES["poor_under"]) }
           low, high = whole.clay
-          Name.new(system: whole.system, code: code, name: "#{whole.name}, #{said}", kind: :region, family: :halves, plain: plain,
-                   region: region,
-                   clay: sign.negative? ? [low, FIGURES["poor_under"]] : [FIGURES["poor_under"], high])
+          Name.new(
+            system: whole.system,
+            code: code,
+            name: "#{whole.name}, #{said}",
+            kind: :region,
+            family: :halves,
+            plain: plain,
+            region: region,
+            clay: sign.negative? ? [low, FIGURES["poor_under"]] : [FIGURES["poor_under"], high]
+          )
         end
       end
 
@@ -82,15 +101,28 @@ module Grittle
         end
         words = WORDS.map { |code, members| [code, code, :words, classes.select { |one| members.include?(one.code) }] }
         (groups + words).map do |code, said, family, members|
-          Name.new(system: triangle.id, code: code, name: said, kind: :group, family: family, region: Region.union(members.map(&:region)))
+          Name.new(
+            system: triangle.id,
+            code: code,
+            name: said,
+            kind: :group,
+            family: family,
+            region: Region.union(members.map(&:region))
+          )
         end
       end
 
       def grades
         Keys::FieldGrades::GRADES.map do |code, (said, clay)|
-          Name.new(system: Keys::FieldGrades::SYSTEM, code: code, name: said, kind: :grade, family: :grades, region: grade_region(code,
-                                                                                                                                  clay),
-                   clay: clay&.minmax)
+          Name.new(
+            system: Keys::FieldGrades::SYSTEM,
+            code: code,
+            name: said,
+            kind: :grade,
+            family: :grades,
+            region: grade_region(code, clay),
+            clay: clay&.minmax
+          )
         end
       end
 
@@ -98,14 +130,23 @@ module Grittle
       def grade_region(code, clay)
         clay ||= FIGURES["light_loams"]
         clay = (clay.begin - FIGURES["about"])..(clay.end + FIGURES["about"]) if clay.begin == clay.end
-        region = Region.new([Region::WHOLE]) { true }.where { |_, percent| percent - clay.begin }.where { |_, percent| clay.end - percent }
+        region =
+          Region
+          .new([Region::WHOLE]) { true }
+          .where { |_, percent| percent - clay.begin }
+          .where { |_, percent| clay.end - percent }
         region = region.where(strict: true) { |sand, _| sand - FIGURES["sandy_over"] } if SANDY_GRADES.include?(code)
-        region = region.where { |sand, percent| 100 - sand - percent - FIGURES["silty_from"] } if SILTY_GRADES.include?(code)
+        if SILTY_GRADES.include?(code)
+          region =
+            region.where { |sand, percent| 100 - sand - percent - FIGURES["silty_from"] }
+        end
         region
       end
 
       def organic
-        ORGANIC.map { |code, said| Name.new(system: ORGANIC_SYSTEM, code: code, name: said, kind: :no_texture, family: :organic) }
+        ORGANIC.map do |code, said|
+          Name.new(system: ORGANIC_SYSTEM, code: code, name: said, kind: :no_texture, family: :organic)
+        end
       end
     end
   end

@@ -25,8 +25,12 @@ module Grittle
       own = own_clay
       return [plain] unless light || own || !belonging.empty?
 
-      [(plain.with(**belonging, position: light) if light), plain.with(**belonging), (plain.with(**belonging, clay: own) if own), plain]
-        .compact.uniq
+      [
+        (plain.with(**belonging, position: light) if light),
+        plain.with(**belonging),
+        (plain.with(**belonging, clay: own) if own),
+        plain
+      ].compact.uniq
     end
 
     # Whether light or heavy within a class goes with the key, the curve, or the hand's own clay.

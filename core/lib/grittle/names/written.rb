@@ -5,10 +5,14 @@ module Grittle
   # and of light and heavy. What is said of fragments is left in the text: it has no figure.
   module Written
     # Words by which people call the systems.
-    SYSTEMS = { "usda" => %w[usda us soiltaxonomy], "canada" => %w[canada canadian cssc], "fao_wrb" => %w[fao wrb faowrb international],
-                "uk" => %w[uk england ssew british unitedkingdom],
-                "australia" => %w[australia australian fieldgrade fieldgrades fieldtexturegrade],
-                "organic" => %w[organic] }.freeze
+    SYSTEMS = {
+      "usda" => %w[usda us soiltaxonomy],
+      "canada" => %w[canada canadian cssc],
+      "fao_wrb" => %w[fao wrb faowrb international],
+      "uk" => %w[uk england ssew british unitedkingdom],
+      "australia" => %w[australia australian fieldgrade fieldgrades fieldtexturegrade],
+      "organic" => %w[organic]
+    }.freeze
     # Where no system is said, the first that has the name.
     ORDER = %w[usda australia uk canada fao_wrb organic].freeze
     FRAGMENTS = /\A(?:(?:extremely|very)\s+)?(?:#{FullName::FRAGMENTS.values.join('|')})\s+/
@@ -68,7 +72,8 @@ module Grittle
       found = Names.of(system).values.find do |name|
         [name.code.downcase, name.code.tr("_", " ").downcase, name.name.downcase].include?(words)
       end
-      found && NamedClass.new(system: system, code: found.code, **(%i[group no_texture].include?(found.kind) ? {} : added))
+      found &&
+        NamedClass.new(system: system, code: found.code, **(%i[group no_texture].include?(found.kind) ? {} : added))
     end
     private_class_method :readings, :coded, :named
   end

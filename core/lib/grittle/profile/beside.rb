@@ -17,7 +17,9 @@ module Grittle
 
       # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence", from the surface down
       def differences
-        (overlaps.flat_map { |upper, lower, pair| at(upper, lower, pair) } + [wetness, reach].compact).sort_by { |one| one["upper_cm"] }
+        (overlaps.flat_map { |upper, lower, pair| at(upper, lower, pair) } + [wetness, reach].compact).sort_by do |one|
+          one["upper_cm"]
+        end
       end
 
       private
@@ -60,13 +62,16 @@ module Grittle
         colours = pair.map(&:colour)
         return unless colours.all?
 
-        apart = %i[value chroma].map { |part| (colours.first.public_send(part) - colours.last.public_send(part)).abs }.max
+        apart =
+          %i[value chroma].map { |part| (colours.first.public_send(part) - colours.last.public_send(part)).abs }.max
         "colour #{colours.join(' against ')}" if apart >= COLOUR || colours.map(&:wet?).uniq.size > 1
       end
 
       def stones(pair)
         amounts = pair.map { |layer| layer.seen["fragments_percent"] }
-        "coarse fragments #{amounts.join(' against ')} %" if amounts.all? && (amounts.first - amounts.last).abs >= STONES
+        return unless amounts.all? && (amounts.first - amounts.last).abs >= STONES
+
+        "coarse fragments #{amounts.join(' against ')} %"
       end
 
       def wetness

@@ -13,7 +13,10 @@ module Grittle
       }.freeze
       # [from memory: Australian Soil and Land Survey Field Handbook, 3rd ed., 2009]
       AUSTRALIA = {
-        "sharp" => ["Sharp", 0, 0.5], "abrupt" => ["Abrupt", 0.5, 2], "clear" => ["Clear", 2, 5], "gradual" => ["Gradual", 5, 10],
+        "sharp" => ["Sharp", 0, 0.5],
+        "abrupt" => ["Abrupt", 0.5, 2],
+        "clear" => ["Clear", 2, 5],
+        "gradual" => ["Gradual", 5, 10],
         "diffuse" => ["Diffuse", 10, nil]
       }.freeze
       # Whose words other systems than these use is the manual's.

@@ -33,7 +33,9 @@ module Grittle
       # The chances that the lower clay is taken at, for each step of what both share; two sets are ever asked for.
       def self.chances(correlation)
         spread = Math.sqrt(1 - (correlation**2))
-        (@chances ||= {})[correlation] ||= DEVIATES.map { |shared| DEVIATES.map { |own| chance((correlation * shared) + (spread * own)) } }
+        (@chances ||= {})[correlation] ||= DEVIATES.map do |shared|
+          DEVIATES.map { |own| chance((correlation * shared) + (spread * own)) }
+        end
       end
 
       def self.chance(deviate) = Evidence::Tables.normal_below(deviate, 1.0)

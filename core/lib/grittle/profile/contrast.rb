@@ -45,7 +45,8 @@ module Grittle
         "abrupt_change" => [
           "the clay of an abrupt textural change", "Keys to Soil Taxonomy (detail not checked against the source)",
           lambda { |upper, lower|
-            lower >= LIMITS["abrupt_ratio"] * upper && (upper < LIMITS["abrupt_under"] || lower >= upper + LIMITS["abrupt_points"])
+            lower >= LIMITS["abrupt_ratio"] * upper &&
+              (upper < LIMITS["abrupt_under"] || lower >= upper + LIMITS["abrupt_points"])
           }
         ]
       }.each_value(&:freeze).freeze
@@ -71,9 +72,18 @@ module Grittle
 
       # @return [Hash] as on the wire: percent and probabilities
       def to_h
-        { "upper" => @upper.designation, "lower" => @lower.designation, "depth_cm" => @lower.depths.upper,
-          "clay" => @means.map(&:round), "difference" => (@means.last - @means.first).round, "own_clay" => own, "ratio" => ratio,
-          "tests" => tests, "sentence" => sentence, "disagreement" => disagreement }
+        {
+          "upper" => @upper.designation,
+          "lower" => @lower.designation,
+          "depth_cm" => @lower.depths.upper,
+          "clay" => @means.map(&:round),
+          "difference" => (@means.last - @means.first).round,
+          "own_clay" => own,
+          "ratio" => ratio,
+          "tests" => tests,
+          "sentence" => sentence,
+          "disagreement" => disagreement
+        }
       end
 
       # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil) and
@@ -96,7 +106,8 @@ module Grittle
       def sentence
         return change(*@means) unless own
 
-        "#{change(*own).delete_suffix('.')}, by your own figures; the estimate says #{@means.map(&:round).join(' to ')} %."
+        "#{change(*own).delete_suffix('.')}, by your own figures; the estimate says " \
+          "#{@means.map(&:round).join(' to ')} %."
       end
 
       # @return [String, nil] where the surveyor's figures and the estimate say opposite things
@@ -126,7 +137,8 @@ module Grittle
       def say(test, name, odds, by_hand)
         said = "#{odds >= MET ? 'Meets' : 'May meet'} #{name} (#{Percents.odds(odds)})"
         unless by_hand.nil?
-          said = "#{by_hand ? 'Meets' : 'Does not meet'} #{name} by your own figures (the estimate: #{Percents.odds(odds)})"
+          said =
+            "#{by_hand ? 'Meets' : 'Does not meet'} #{name} by your own figures (the estimate: #{Percents.odds(odds)})"
         end
         ["#{said}.", (reach if test == "abrupt_change"), (left_open if test == "clay_increase")].compact.join(" ")
       end
@@ -136,15 +148,21 @@ module Grittle
         return "But #{@lower.designation} is noted as another material: the test asks for one." if @lower.other_material
 
         from, to = @upper.boundary
-        "The boundary leaves open whether it is reached within #{INCREASE_WITHIN_CM} cm." if from && (to.nil? || to > INCREASE_WITHIN_CM)
+        return unless from && (to.nil? || to > INCREASE_WITHIN_CM)
+
+        "The boundary leaves open whether it is reached within #{INCREASE_WITHIN_CM} cm."
       end
 
       # The clay alone makes no abrupt change: it must come within a few cm.
       def reach
         from, to = @upper.boundary
         return "The change itself must lie within #{ABRUPT_WITHIN_CM} cm." if from.nil?
-        return "The boundary is sharp enough: the change lies within #{ABRUPT_WITHIN_CM} cm." if to && to <= ABRUPT_WITHIN_CM
-        return "But the boundary is too gradual: the change takes more than #{ABRUPT_WITHIN_CM} cm." if from >= ABRUPT_WITHIN_CM
+        if to && to <= ABRUPT_WITHIN_CM
+          return "The boundary is sharp enough: the change lies within #{ABRUPT_WITHIN_CM} cm."
+        end
+        if from >= ABRUPT_WITHIN_CM
+          return "But the boundary is too gradual: the change takes more than #{ABRUPT_WITHIN_CM} cm."
+        end
 
         "The boundary leaves open whether the change lies within #{ABRUPT_WITHIN_CM} cm."
       end

@@ -34,8 +34,16 @@ module Grittle
       # @param suspension [String, nil] of SUSPENSIONS: shaken 1 to 5
       # @param poured_on [Boolean, nil] whether water was poured on it
       # @raise [InvalidInput] for an unknown answer
-      def initialize(looks, water: nil, air_dry: nil, remoulded_disperses: nil, carbonate_or_gypsum: nil, suspension: nil, swells: nil,
-                     poured_on: nil)
+      def initialize(
+        looks,
+        water: nil,
+        air_dry: nil,
+        remoulded_disperses: nil,
+        carbonate_or_gypsum: nil,
+        suspension: nil,
+        swells: nil,
+        poured_on: nil
+      )
         check("slaking", looks.map { |look| look[1] }, SLAKES)
         check("dispersion", looks.map { |look| look[2] }, MILKY)
         check("suspension", [suspension], SUSPENSIONS)
@@ -46,7 +54,8 @@ module Grittle
         @lime = carbonate_or_gypsum
         @suspension = suspension
         @swells = swells
-        @classes, @state, @advice = poured_on ? [(1..8).to_a, "void", "Water was poured on it: take another crumb."] : decide
+        @classes, @state, @advice =
+          poured_on ? [(1..8).to_a, "void", "Water was poured on it: take another crumb."] : decide
         freeze
       end
 
@@ -55,15 +64,21 @@ module Grittle
 
       # @return [Boolean] a warning for dams, tunnels and effluent: its clay disperses, or holds and clouds the water
       #   from two hours on
-      def dispersive? = (classes - DISPERSIVE).empty? || (state == "open" && slaked == "not" && minutes >= PROVISIONAL_MIN)
+      def dispersive?
+        (classes - DISPERSIVE).empty? || (state == "open" && slaked == "not" && minutes >= PROVISIONAL_MIN)
+      end
 
       # @return [String] for a person
       def sentence
         said = classes.size > 1 && classes.each_cons(2).all? do |one, other|
           other == one + 1
         end ? "#{classes.first} to #{classes.last}" : classes.join(", ")
-        opening = { "decided" => "crumb class #{said}", "provisional" => "crumb class #{said} so far", "void" => "crumb test void" }
-                  .fetch(state) { classes.size == 8 ? "crumb in water, still open" : "crumb class #{said} still possible" }
+        opening =
+          {
+            "decided" => "crumb class #{said}",
+            "provisional" => "crumb class #{said} so far",
+            "void" => "crumb test void"
+          }.fetch(state) { classes.size == 8 ? "crumb in water, still open" : "crumb class #{said} still possible" }
         [opening, ("dispersive: a warning for dams, tunnels and effluent" if dispersive?),
          ("disperses when worked wet" if classes == [WHEN_WORKED])].compact.join(", ")
       end
@@ -122,7 +137,13 @@ module Grittle
       def clear
         return hard_water unless @soft
         return [[3], "decided", nil] if @remoulded
-        return [[3, 4, 5, 6], "open", "Remould a crumb to a 5 mm ball and lay it in: does it disperse?"] if @remoulded.nil?
+        if @remoulded.nil?
+          return [
+            [3, 4, 5, 6],
+            "open",
+            "Remould a crumb to a 5 mm ball and lay it in: does it disperse?"
+          ]
+        end
         return [[4], "decided", nil] if @lime
         return [[4, 5, 6], "open", "Is there lime or gypsum?"] if @lime.nil?
         return [[5, 6], "open", "Shake it 1 to 5 in water: does it disperse or flocculate?"] if @suspension.nil?
@@ -130,13 +151,20 @@ module Grittle
         [[@suspension == "disperses" ? 5 : 6], "decided", nil]
       end
 
-      def hard_water = [(1..(@remoulded ? 3 : 6)).to_a, "open", "In tap or unknown water clay disperses less: repeat in rain water."]
+      def hard_water
+        [(1..(@remoulded ? 3 : 6)).to_a, "open", "In tap or unknown water clay disperses less: repeat in rain water."]
+      end
 
       def check(field, answers, allowed)
         bad = answers.compact.find { |answer| !allowed.include?(answer) } or return
 
         raise InvalidInput,
-              [Problem.new(pointer: "/#{field}", sentence: "“#{bad}” is no answer to #{field}. Use one of: #{allowed.join(', ')}.")]
+              [
+                Problem.new(
+                  pointer: "/#{field}",
+                  sentence: "“#{bad}” is no answer to #{field}. Use one of: #{allowed.join(', ')}."
+                )
+              ]
       end
     end
   end

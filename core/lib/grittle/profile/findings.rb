@@ -12,9 +12,21 @@ module Grittle
       def self.table(*fields) = fields.to_h { |field| [field.name, field] }.freeze
       private_class_method :table
 
-      PH = table(Entry::Field.new("value", "pH", :number, range: Ph::RANGE), Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS))
-      FIZZ = table(Entry::Field.new("effervescence", "Effervescence", :choice, words: Entry::Fields::HORIZON["effervescence"].words),
-                   Entry::Field.new("specks", "On pale specks", :flag))
+      PH =
+        table(
+          Entry::Field.new("value", "pH", :number, range: Ph::RANGE),
+          Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS)
+        )
+      FIZZ =
+        table(
+          Entry::Field.new(
+            "effervescence",
+            "Effervescence",
+            :choice,
+            words: Entry::Fields::HORIZON["effervescence"].words
+          ),
+          Entry::Field.new("specks", "On pale specks", :flag)
+        )
       CRUMB = table(
         Entry::Field.new("slaking", "Slaking", :choice, words: Entry::Fields::SLAKING),
         Entry::Field.new("swells", "Swells", :flag),
@@ -36,9 +48,14 @@ module Grittle
                   how: "Wet a crumb on the plate with the drops, dust it, and read the card after its time." },
         "fizz" => { name: "Effervescence (HCl)", caution: "acid", fields: FIZZ,
                     how: "One drop on a crumb, and one on pale specks: look and listen." },
-        "crumb" => { name: "Crumb in still water", caution: nil, fields: CRUMB,
-                     how: "Lay an air-dry crumb of 5 to 10 mm into still rain or distilled water, never poured on; look at 5 min, " \
-                          "10 min, 2 h and 20 h." }
+        "crumb" => {
+          name: "Crumb in still water",
+          caution: nil,
+          fields: CRUMB,
+          how:
+            "Lay an air-dry crumb of 5 to 10 mm into still rain or distilled water, never poured on; look at 5 min, " \
+            "10 min, 2 h and 20 h."
+        }
       }.each_value(&:freeze).freeze
       # Parts that are the same for all samples tested at one time.
       SHARED = %w[method minutes water size_mm air_dry].freeze

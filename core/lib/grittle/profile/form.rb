@@ -20,13 +20,18 @@ module Grittle
       end
 
       # @return [Hash, nil] "form" and "sentence"; nil with fewer than two grades, or where it becomes coarser
-      def to_h = name && { "form" => name, "sentence" => "#{NAMES[name]} Names from Northcote's key, not checked against the source." }
+      def to_h
+        name &&
+          { "form" => name, "sentence" => "#{NAMES[name]} Names from Northcote's key, not checked against the source." }
+      end
 
       private
 
       def name
         return if @horizons.size < 2
-        return "duplex" if @horizons.each_cons(2).any? { |upper, lower| step(upper, lower) >= CONTRAST && sharp?(upper) }
+        if @horizons.each_cons(2).any? { |upper, lower| step(upper, lower) >= CONTRAST && sharp?(upper) }
+          return "duplex"
+        end
 
         rise = @horizons.map { |horizon| place(horizon) }
         return "uniform" if rise.max - rise.min < 1
@@ -44,7 +49,8 @@ module Grittle
       # A place along the groups, straight within each.
       def place(horizon)
         # The light loams have no clay written beside them; they stand with the loams.
-        middle = (horizon.grade.clay_range || NamedClass.new(system: horizon.grade.system, code: "L").clay_range).sum / 2.0
+        middle =
+          (horizon.grade.clay_range || NamedClass.new(system: horizon.grade.system, code: "L").clay_range).sum / 2.0
         at = GROUPS.index { |_, up_to| middle <= up_to }
         from = at.zero? ? 0 : GROUPS[at - 1].last
         at + ((middle - from) / (GROUPS[at].last - from))

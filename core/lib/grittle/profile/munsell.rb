@@ -9,11 +9,36 @@ module Grittle
     # screen is no colour book.
     class Munsell
       # Principal hues on the circle of 100, by letters: where "5" of each stands.
-      CIRCLE = { "R" => 5, "YR" => 15, "Y" => 25, "GY" => 35, "G" => 45, "BG" => 55, "B" => 65, "PB" => 75, "P" => 85, "RP" => 95 }.freeze
+      CIRCLE = {
+        "R" => 5,
+        "YR" => 15,
+        "Y" => 25,
+        "GY" => 35,
+        "G" => 45,
+        "BG" => 55,
+        "B" => 65,
+        "PB" => 75,
+        "P" => 85,
+        "RP" => 95
+      }.freeze
       # Place on that circle => angle in CIELAB (degrees), and units of CIELAB chroma for one of Munsell chroma at the
       # values of soils. [from memory, read off renotation charts; good to a few units]
-      CIELAB = [[-5, -12, 4.8], [5, 26, 5.0], [10, 40, 5.3], [15, 58, 5.9], [20, 77, 6.3], [25, 94, 6.8], [35, 118, 6.3],
-                [45, 160, 4.8], [55, 194, 4.4], [65, 234, 4.4], [75, 278, 4.7], [85, 313, 4.8], [95, 348, 4.8], [105, 386, 5.0]].freeze
+      CIELAB = [
+        [-5, -12, 4.8],
+        [5, 26, 5.0],
+        [10, 40, 5.3],
+        [15, 58, 5.9],
+        [20, 77, 6.3],
+        [25, 94, 6.8],
+        [35, 118, 6.3],
+        [45, 160, 4.8],
+        [55, 194, 4.4],
+        [65, 234, 4.4],
+        [75, 278, 4.7],
+        [85, 313, 4.8],
+        [95, 348, 4.8],
+        [105, 386, 5.0]
+      ].freeze
       NOTATION = %r{\A(\d+(?:\.\d+)?)(YR|GY|BG|PB|RP|R|Y|G|B|P)(\d+(?:\.\d+)?)/(\d+(?:\.\d+)?)\z}
       NEUTRAL = %r{\AN(\d+(?:\.\d+)?)/?0?\z}
       HOW = "Write hue, value and chroma, such as 10YR 4/3, or N 5/."
@@ -83,7 +108,8 @@ module Grittle
 
       # Luminous reflectance (percent) of a Munsell value. [published: ASTM D1535]
       def reflectance
-        (1.1914 * value) - (0.22533 * (value**2)) + (0.23352 * (value**3)) - (0.020484 * (value**4)) + (0.00081939 * (value**5))
+        (1.1914 * value) - (0.22533 * (value**2)) + (0.23352 * (value**3)) - (0.020484 * (value**4)) +
+          (0.00081939 * (value**5))
       end
 
       # CIE L*. [published: CIE 1976]

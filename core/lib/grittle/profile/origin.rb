@@ -19,7 +19,10 @@ module Grittle
 
       # @return [Hash, nil] "kind" (moved_down, materials or both) and "sentence"; nil where nothing speaks
       def to_h
-        kind = { [true, false] => "moved_down", [false, true] => "materials", [true, true] => "both" }[[moved_down?, !other.empty?]]
+        kind =
+          { [true, false] => "moved_down", [false, true] => "materials", [true, true] => "both" }[
+            [moved_down?, !other.empty?]
+          ]
         kind && { "kind" => kind, "sentence" => sentences[kind] }
       end
 
@@ -29,7 +32,8 @@ module Grittle
         {
           "moved_down" => "More clay below a paler, leached layer is consistent with clay moved down. #{TELLS}",
           "materials" => "#{other.join(' and ')} with it: consistent with different materials. #{TELLS}",
-          "both" => "Consistent with clay moved down, and with different materials: #{other.join(' and ').downcase} with it. #{TELLS}"
+          "both" => "Consistent with clay moved down, and with different materials: #{other.join(' and ').downcase} " \
+                    "with it. #{TELLS}"
         }
       end
 
@@ -50,7 +54,8 @@ module Grittle
       end
 
       def other_stones?
-        amounts, kinds = %w[fragments_percent fragments_kind].map { |field| [@upper, @lower].map { |horizon| horizon.seen[field] } }
+        amounts, kinds =
+          %w[fragments_percent fragments_kind].map { |field| [@upper, @lower].map { |horizon| horizon.seen[field] } }
         (amounts.all? && (amounts.first - amounts.last).abs >= OTHER_STONES) || (kinds.all? && kinds.uniq.size > 1)
       end
     end

@@ -36,13 +36,15 @@ module Grittle
       # @return [Array<Hash>] "layer", "depth_cm" and "sentence"
       def sandwiches
         found.each_cons(2).filter_map do |above, below|
-          unless above["kind"] == "hangs_over_coarser" && below["kind"] == "stands_on_finer" && below["boundary"] == above["boundary"] + 1
+          unless above["kind"] == "hangs_over_coarser" && below["kind"] == "stands_on_finer" &&
+                 below["boundary"] == above["boundary"] + 1
             next
           end
 
           layer = @layers[above["boundary"]]
           { "layer" => layer.name, "depth_cm" => layer.depth,
-            "sentence" => "It stays wet above #{layer.name}, and #{layer.name} stays wet on what lies below: take it out or mix the " \
+            "sentence" => "It stays wet above #{layer.name}, and #{layer.name} stays wet on what lies below: take it " \
+                          "out or mix the " \
                           "layers. No gravel “for drainage”." }
         end
       end
@@ -70,9 +72,12 @@ module Grittle
       end
 
       def sentence(kind, claim, upper, lower)
-        return "Water #{claim}stands on #{lower}: it is finer than #{upper} and takes water more slowly." if kind == "stands_on_finer"
+        if kind == "stands_on_finer"
+          return "Water #{claim}stands on #{lower}: it is finer than #{upper} and takes water more slowly."
+        end
 
-        "Water #{claim}hangs in #{upper} above #{lower}: the finer layer must be nearly full before the coarser one takes any."
+        "Water #{claim}hangs in #{upper} above #{lower}: the finer layer must be nearly full before the coarser one " \
+          "takes any."
       end
     end
   end

@@ -30,7 +30,12 @@ module Grittle
           next if count.nil? || count < NamedClass::FAR
 
           apart = "#{NamedClass.say_apart(count)} (#{one.last}; #{other.last})"
-          question("readings_apart", designation, depth_cm, "Two readings of #{designation} are #{apart}: were they the same soil?")
+          question(
+            "readings_apart",
+            designation,
+            depth_cm,
+            "Two readings of #{designation} are #{apart}: were they the same soil?"
+          )
         end
       end
 
@@ -42,25 +47,34 @@ module Grittle
         return if clays.nil? || percent.between?(clays.first - OUTSIDE, clays.last + OUTSIDE)
 
         question("clay_outside", designation, depth_cm,
-                 "#{designation} was given a class of #{clays.join(' to ')} % clay, but #{Units.number(percent)} % was written down: " \
+                 "#{designation} was given a class of #{clays.join(' to ')} % clay, but #{Units.number(percent)} % " \
+                 "was written down: " \
                  "which is meant?")
       end
 
       def no_increase(lower, contrast)
         return unless lower.designation.match?(/\A\d?B\d?[a-z]*t/) && contrast
-        return if contrast["tests"].any? { |test| test["test"] == "clay_increase" && (test["own"] || test["probability"] >= Contrast::MET) }
+        if contrast["tests"].any? do |test|
+             test["test"] == "clay_increase" && (test["own"] || test["probability"] >= Contrast::MET)
+           end
+          return
+        end
 
         question("no_increase", lower.designation, lower.depths.upper,
-                 "#{lower.designation} says that clay has gathered. #{contrast['sentence']} What did you see: films, or something else?")
+                 "#{lower.designation} says that clay has gathered. #{contrast['sentence']} What did you see: films, " \
+                 "or something else?")
       end
 
       def finer_below(horizons, lower)
         above = horizons[0...horizons.index(lower)].reverse.find { |horizon| horizon.designation.match?(/\A\d?B/) }
-        return unless lower.designation.match?(/\A\d?C/) && above&.clay && lower.clay && lower.clay - above.clay >= FINER
+        unless lower.designation.match?(/\A\d?C/) && above&.clay && lower.clay && lower.clay - above.clay >= FINER
+          return
+        end
 
         noted = lower.other_material?
         question("finer_below", lower.designation, lower.depths.upper,
-                 "#{lower.designation} is finer than #{above.designation} (about #{lower.clay.round} over #{above.clay.round} % clay). " \
+                 "#{lower.designation} is finer than #{above.designation} (about #{lower.clay.round} over " \
+                 "#{above.clay.round} % clay). " \
                  "#{noted ? 'You noted another material: does it begin here?' : 'Does another material begin here?'}")
       end
 

@@ -29,8 +29,15 @@ module Grittle
       #   "sandwiches", "wetness", "form", "questions"
       def to_h
         changes = contrasts
-        { "horizons" => @layers.map { |layer| horizon(layer) }, "contrasts" => changes, "perching" => perching.found,
-          "sandwiches" => perching.sandwiches, "wetness" => Wetness.new(described).to_h, "form" => form, "questions" => questions(changes) }
+        {
+          "horizons" => @layers.map { |layer| horizon(layer) },
+          "contrasts" => changes,
+          "perching" => perching.found,
+          "sandwiches" => perching.sandwiches,
+          "wetness" => Wetness.new(described).to_h,
+          "form" => form,
+          "questions" => questions(changes)
+        }
       end
 
       # The reading that speaks for a horizon, of soil that lay there: the reported one, else the newest with a class,
@@ -54,23 +61,40 @@ module Grittle
         speaks = ReadDown.speaking(readings)
         reported = named(horizon["reported_class"])
         verdict = speaks ? verdict_of(speaks) : (Verdict.of_class(reported) if reported)
-        Layer.new(described: seen(horizon, speaks ? speaks["named"] : reported, verdict), verdict: verdict, reading: speaks,
-                  readings: readings,
-                  reported: reported)
+        Layer.new(
+          described: seen(horizon, speaks ? speaks["named"] : reported, verdict),
+          verdict: verdict,
+          reading: speaks,
+          readings: readings,
+          reported: reported
+        )
       end
 
       def seen(horizon, named, verdict)
         colour = horizon["moist_colour"]
-        Described.new(designation: horizon["designation"], depths: DepthRange.new(horizon["upper_cm"], horizon["lower_cm"]),
-                      colour: colour && Munsell.new(colour), seen: horizon["seen"] || {}, named: named, clay: verdict&.dig("clay", "mean"),
-                      boundary: horizon["boundary"] && Boundaries.range_cm(horizon["boundary"], system: @system))
+        Described.new(
+          designation: horizon["designation"],
+          depths: DepthRange.new(horizon["upper_cm"], horizon["lower_cm"]),
+          colour: colour && Munsell.new(colour),
+          seen: horizon["seen"] || {},
+          named: named,
+          clay: verdict&.dig("clay", "mean"),
+          boundary: horizon["boundary"] && Boundaries.range_cm(horizon["boundary"], system: @system)
+        )
       end
 
       def named(given) = given.nil? || given.is_a?(NamedClass) ? given : NamedClass.from(given)
 
       def verdict_of(reading)
-        reading["verdict"] || Verdict.of(Grittle.assess(reading.fetch("observations", {}), evidence: "none",
-                                                        **reading.fetch("method", {}).transform_keys(&:to_sym)), reading["named"])
+        reading["verdict"] ||
+          Verdict.of(
+            Grittle.assess(
+              reading.fetch("observations", {}),
+              evidence: "none",
+              **reading.fetch("method", {}).transform_keys(&:to_sym)
+            ),
+            reading["named"]
+          )
       end
 
       def horizon(layer)
@@ -85,12 +109,20 @@ module Grittle
       def readings(layer)
         layer.readings.map do |reading|
           apart = layer.described.named&.apart(reading["named"]) if reading["named"] && reading != layer.reading
-          { "id" => reading["id"], "named" => reading["named"]&.describe, "speaks" => reading == layer.reading, "apart" => apart,
-            "apart_text" => apart && NamedClass.say_apart(apart), "far" => !apart.nil? && apart >= NamedClass::FAR }
+          {
+            "id" => reading["id"],
+            "named" => reading["named"]&.describe,
+            "speaks" => reading == layer.reading,
+            "apart" => apart,
+            "apart_text" => apart && NamedClass.say_apart(apart),
+            "far" => !apart.nil? && apart >= NamedClass::FAR
+          }
         end
       end
 
-      def touching = @layers.each_cons(2).select { |upper, lower| upper.described.depths.lower == lower.described.depths.upper }
+      def touching
+        @layers.each_cons(2).select { |upper, lower| upper.described.depths.lower == lower.described.depths.upper }
+      end
 
       # What lies between the mineral horizons that touch, where both have a texture.
       def contrasts
@@ -108,8 +140,14 @@ module Grittle
         return if shares.nil? || layer.described.organic?
 
         described = layer.described
-        Contrast::Layer.new(designation: described.designation, depths: described.depths, clay: shares, own: layer.verdict["own_clay"],
-                            boundary: described.boundary, other_material: described.other_material?)
+        Contrast::Layer.new(
+          designation: described.designation,
+          depths: described.depths,
+          clay: shares,
+          own: layer.verdict["own_clay"],
+          boundary: described.boundary,
+          other_material: described.other_material?
+        )
       end
 
       # Two readings by one hand on one day share that hand's bias.

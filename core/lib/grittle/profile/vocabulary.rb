@@ -4,8 +4,13 @@ module Grittle
   module Profile
     # How the ground was opened, and the words for it.
     EXPOSURES = {
-      "pit" => "Pit", "hand_auger" => "Hand auger", "power_auger" => "Power auger", "probe" => "Probe", "spade_hole" => "Spade hole",
-      "cutting" => "Cutting", "surface_sample" => "Surface sample"
+      "pit" => "Pit",
+      "hand_auger" => "Hand auger",
+      "power_auger" => "Power auger",
+      "probe" => "Probe",
+      "spade_hole" => "Spade hole",
+      "cutting" => "Cutting",
+      "surface_sample" => "Surface sample"
     }.freeze
 
     # Where in the landscape a site lies, from the top down. [positions on a hillslope, published: Schoeneberger et al.

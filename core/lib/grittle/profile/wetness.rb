@@ -74,7 +74,8 @@ module Grittle
 
       def sure_sentence
         sign = first("sure")
-        sign && "Seasonal wetness from about #{Units.number(sign['depth_cm'])} cm: #{sign['sentence']}. Drained land keeps its colours."
+        sign && "Seasonal wetness from about #{Units.number(sign['depth_cm'])} cm: #{sign['sentence']}. Drained land " \
+                "keeps its colours."
       end
 
       # Above the sure one, what is only possible is worth a word.
@@ -82,7 +83,8 @@ module Grittle
         sign = first("possible")
         return if sign.nil? || (depth_cm && depth_cm <= sign["depth_cm"])
 
-        "Wet for part of the year from #{Units.number(sign['depth_cm'])} cm is possible: #{sign['sentence']}. Look for mottles."
+        "Wet for part of the year from #{Units.number(sign['depth_cm'])} cm is possible: #{sign['sentence']}. Look " \
+          "for mottles."
       end
 
       def comes_and_goes
@@ -96,13 +98,25 @@ module Grittle
           %w[sure possible
              comes_and_goes].index(one)
         end
-        says && { "designation" => horizon.designation, "depth_cm" => horizon.depths.upper, "says" => says, "sure" => says == "sure",
-                  "sentence" => "#{horizon.designation} #{sentence}" }
+        says &&
+          {
+            "designation" => horizon.designation,
+            "depth_cm" => horizon.depths.upper,
+            "says" => says,
+            "sure" => says == "sure",
+            "sentence" => "#{horizon.designation} #{sentence}"
+          }
       end
 
       def pale(horizon)
-        says = Wetness.matrix(horizon.designation, horizon.colour, rusty: rusty?(horizon), inherited: horizon.seen["colour_inherited"],
-                                                                   calcareous: LIMY_FIZZ.include?(horizon.seen["effervescence"]))
+        says =
+          Wetness.matrix(
+            horizon.designation,
+            horizon.colour,
+            rusty: rusty?(horizon),
+            inherited: horizon.seen["colour_inherited"],
+            calcareous: LIMY_FIZZ.include?(horizon.seen["effervescence"])
+          )
         [says, "is #{horizon.colour}#{' with rusty mottles' if rusty?(horizon)}"] unless says == "nothing"
       end
 

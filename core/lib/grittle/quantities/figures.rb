@@ -13,8 +13,12 @@ module Grittle
   #   2.0
   class Figures
     # Mark => as a person reads it.
-    MARKS = { "published" => "published", "from memory" => "not checked against the source", "common practice" => "common practice",
-              "our own" => "our own model" }.freeze
+    MARKS = {
+      "published" => "published",
+      "from memory" => "not checked against the source",
+      "common practice" => "common practice",
+      "our own" => "our own model"
+    }.freeze
 
     # @return [String] the subject, as a heading
     attr_reader :title

@@ -20,9 +20,16 @@ module Grittle
     # @raise [UnknownName] when a limit is outside
     def convert(composition, from:, to:)
       [from, to].each do |limit|
-        raise UnknownName.new("silt_limit", limit, ["over #{CLAY_UM} to under #{SAND_UM} µm"]) unless limit > CLAY_UM && limit < SAND_UM
+        next if limit > CLAY_UM && limit < SAND_UM
+
+        raise UnknownName.new(
+          "silt_limit",
+          limit,
+          ["over #{CLAY_UM} to under #{SAND_UM} µm"]
+        )
       end
-      finer = finer_than(to, [[CLAY_UM, composition.clay], [from, composition.clay + composition.silt], [SAND_UM, 100.0]])
+      finer =
+        finer_than(to, [[CLAY_UM, composition.clay], [from, composition.clay + composition.silt], [SAND_UM, 100.0]])
       Composition.new(clay: composition.clay, silt: finer - composition.clay)
     end
 

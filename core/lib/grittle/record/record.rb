@@ -83,7 +83,9 @@ module Grittle
     def superseded
       last = events.last or return
       together = events.reverse.take_while { |event| event["at"] == last["at"] }
-      return "You said that no ribbon forms, so the measured ones were taken back." if said_no?(together) && back?(together)
+      if said_no?(together) && back?(together)
+        return "You said that no ribbon forms, so the measured ones were taken back."
+      end
 
       "A ribbon was measured, so that none forms was taken back." if together.any? do |event|
         event["kind"] == "ribbon"
@@ -97,7 +99,8 @@ module Grittle
     def answer(given)
       check_answers(given)
       changed = given.reject { |name, value| answers[name] == value }
-      changed.map { |name, value| event("answer", name: name, value: value) } + (says_no?(changed) ? all_ribbons_back : [])
+      changed.map { |name, value| event("answer", name: name, value: value) } +
+        (says_no?(changed) ? all_ribbons_back : [])
     end
 
     # Too dry or too wet: the ball has to be made again, so its answer is taken back; the record keeps both. That can be
@@ -109,7 +112,12 @@ module Grittle
 
       holds = answers["ball_holds"]
       refuse("/moisture_answer", "Moisture is asked after a ball.") if holds.nil?
-      refuse("/moisture_answer", "Of a ball that holds, only too dry or too wet is worth saying.") if holds && said == "neither"
+      if holds && said == "neither"
+        refuse(
+          "/moisture_answer",
+          "Of a ball that holds, only too dry or too wet is worth saying."
+        )
+      end
       told = event("moisture", value: said)
       !holds && with([told]).moisture_loop.over? ? [told] : [told, event("answer", name: "ball_holds", value: nil)]
     end
@@ -140,7 +148,14 @@ module Grittle
         if corrects.nil? && ribbons.size >= RibbonSet::COUNT.end
 
       [*no_ribbon_back,
-       event("ribbon", length_mm: length, entered: entered, unit: unit, corrects: corrects, **fields.transform_keys(&:to_sym))]
+       event(
+         "ribbon",
+         length_mm: length,
+         entered: entered,
+         unit: unit,
+         corrects: corrects,
+         **fields.transform_keys(&:to_sym)
+       )]
     end
 
     # @param id [Object] of a ribbon
@@ -183,19 +198,32 @@ module Grittle
     def all_ribbons_back = ribbons.map { |ribbon| event("ribbon_back", id: ribbon["id"]) }
 
     def no_ribbon_back
-      NO_RIBBON.select { |name, value| answers[name] == value }.keys.map { |name| event("answer", name: name, value: nil) }
+      NO_RIBBON
+        .select { |name, value| answers[name] == value }
+        .keys
+        .map { |name| event("answer", name: name, value: nil) }
     end
 
     def said_no?(together)
-      together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && NO_RIBBON[event["name"]] == event["value"] }
+      together.any? do |event|
+        event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && NO_RIBBON[event["name"]] == event["value"]
+      end
     end
 
     def back?(together) = together.any? { |event| event["kind"] == "ribbon_back" }
-    def withdrawn?(together) = together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && event["value"].nil? }
+
+    def withdrawn?(together)
+      together.any? { |event| event["kind"] == "answer" && NO_RIBBON.key?(event["name"]) && event["value"].nil? }
+    end
 
     def check_answers(given)
       derived = given.keys & DERIVED
-      refuse("/answers/#{derived.first}", "#{derived.first} is recorded step by step, not as one answer.") unless derived.empty?
+      unless derived.empty?
+        refuse(
+          "/answers/#{derived.first}",
+          "#{derived.first} is recorded step by step, not as one answer."
+        )
+      end
       Observations.new(given)
     rescue InvalidObservations => e
       raise(InvalidObservations, e.problems.map { |problem| problem.under("/answers") })
@@ -209,13 +237,18 @@ module Grittle
         next problem unless problem.pointer == "/length_mm"
 
         limits = [Ribbon::LENGTH_MM.begin, Ribbon::LENGTH_MM.end].map { |mm| Units.number(mm, unit) }
-        Problem.new(pointer: "/length", sentence: "A ribbon is #{limits.join(' to ')} #{unit} long, not #{Units.plain(entered)}.")
+        Problem.new(
+          pointer: "/length",
+          sentence: "A ribbon is #{limits.join(' to ')} #{unit} long, not #{Units.plain(entered)}."
+        )
       end)
     end
 
     def silent_override(named)
       return Assessment::ORGANIC if assessment.organic?
-      return "Nothing felt says that it is #{named.position}. Write one line why you do." if assessment.outcomes.include?(named.plain)
+      if assessment.outcomes.include?(named.plain)
+        return "Nothing felt says that it is #{named.position}. Write one line why you do."
+      end
 
       "The key does not say #{named.name}. Write one line why you do."
     end

@@ -17,9 +17,14 @@ module Grittle
     def of(assessment, named)
       set = assessment.ribbon_set
       main = assessment.main
-      { "sentence" => main["sentence"], "outcomes" => main["outcomes"].map { |one| one.slice("code", "name", "percent") },
-        "ribbon_set" => set, "ribbon_text" => set && ribbon_text(set, assessment.method.unit), "own_clay" => own_clay(assessment),
-        **follows(assessment, named) }
+      {
+        "sentence" => main["sentence"],
+        "outcomes" => main["outcomes"].map { |one| one.slice("code", "name", "percent") },
+        "ribbon_set" => set,
+        "ribbon_text" => set && ribbon_text(set, assessment.method.unit),
+        "own_clay" => own_clay(assessment),
+        **follows(assessment, named)
+      }
     end
 
     # What follows from a class that nobody textured for: the class alone, evenly.
@@ -35,17 +40,27 @@ module Grittle
       margins = given ? given.margins : assessment.estimate.margins
       shares = given ? given.shares : assessment.estimate.shares
       mean = margins.moments.transform_values { |part, _| part.round(1) }
-      { "clay" => { "mean" => mean["clay"], "range" => margins.clay_range, "given" => !given.nil?,
-      "uniform" => given ? given.uniform? : false },
-        "mean" => mean, "shares" => margins.along[Evidence::CLAY].map { |share| share.round(DECIMALS) }, "groups" => groups(shares) }
+      {
+        "clay" => {
+          "mean" => mean["clay"],
+          "range" => margins.clay_range,
+          "given" => !given.nil?,
+          "uniform" => given ? given.uniform? : false
+        },
+        "mean" => mean,
+        "shares" => margins.along[Evidence::CLAY].map { |share| share.round(DECIMALS) },
+        "groups" => groups(shares)
+      }
     end
 
     def groups(shares)
       codes, places = Evidence::Grid.classes(Triangles::USDA.id)
       sums = Array.new(codes.size, 0.0)
       places.each_with_index { |place, cell| sums[place] += shares[cell] }
-      codes.zip(sums).each_with_object(Hash.new(0.0)) { |(code, share), found| found[Triangles::USDA[code].group] += share }
-           .transform_values { |share| share.round(DECIMALS) }
+      codes
+        .zip(sums)
+        .each_with_object(Hash.new(0.0)) { |(code, share), found| found[Triangles::USDA[code].group] += share }
+        .transform_values { |share| share.round(DECIMALS) }
     end
 
     def own_clay(assessment) = assessment.observations["clay_estimate"]&.fetch("percent", nil)

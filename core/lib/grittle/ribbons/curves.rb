@@ -59,7 +59,9 @@ module Grittle
     # What each school makes of one length.
     # @return [Array<Hash>] "curve", "name" and "clay_percent" to a tenth
     def self.of(length_mm)
-      ALL.map { |curve| { "curve" => curve.id, "name" => curve.name, "clay_percent" => curve.clay(length_mm).round(1) } }
+      ALL.map do |curve|
+        { "curve" => curve.id, "name" => curve.name, "clay_percent" => curve.clay(length_mm).round(1) }
+      end
     end
 
     # @return [Float] percentage points between the schools' highest and lowest clay for one length

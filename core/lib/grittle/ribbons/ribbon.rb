@@ -42,7 +42,10 @@ module Grittle
       problems = unknown(fields) + out_of_range(fields)
       ended = fields["ended"]
       unless ended.nil? || ENDINGS.include?(ended)
-        problems << problem("ended", "“#{Spoken.of(ended)}” is no way for a ribbon to end. Use one of: #{ENDINGS.join(', ')}.")
+        problems << problem(
+          "ended",
+          "“#{Spoken.of(ended)}” is no way for a ribbon to end. Use one of: #{ENDINGS.join(', ')}."
+        )
       end
       unless [true, false, nil].include?(fields["carried_own_weight"])
         problems << problem("carried_own_weight", "carried_own_weight is either true or false.")

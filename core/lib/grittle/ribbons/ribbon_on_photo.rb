@@ -16,7 +16,8 @@ module Grittle
     FAR_RULER = FIGURES["far_ruler"]
     RULER_MM = FIGURES["ruler"]
     OUTSIDE = FIGURES["outside"]
-    PLANE = "The ruler must lie beside the ribbon, at the same height: 1 cm nearer to a camera at 30 cm reads 3 % longer."
+    PLANE =
+      "The ruler must lie beside the ribbon, at the same height: 1 cm nearer to a camera at 30 cm reads 3 % longer."
 
     attr_reader :length_mm, :error_mm, :warnings
 
@@ -46,22 +47,42 @@ module Grittle
     private
 
     def check(ruler, ribbon, second)
-      refuse("/ribbon", "Mark the ribbon with #{POINTS.begin} to #{POINTS.end} points.") unless POINTS.cover?(ribbon.size)
+      unless POINTS.cover?(ribbon.size)
+        refuse(
+          "/ribbon",
+          "Mark the ribbon with #{POINTS.begin} to #{POINTS.end} points."
+        )
+      end
       { "/ruler" => ruler, "/second" => second }.each do |pointer, one|
         next unless one
 
         refuse(pointer, "Mark two points of the ruler.") unless one["points"].size == 2
-        refuse(pointer, "The length between the marks is #{RULER_MM.begin} to #{RULER_MM.end} mm.") unless RULER_MM.cover?(one["mm"])
+        unless RULER_MM.cover?(one["mm"])
+          refuse(
+            pointer,
+            "The length between the marks is #{RULER_MM.begin} to #{RULER_MM.end} mm."
+          )
+        end
         refuse(pointer, "The two marks of the ruler lie on one another.") if distance(*one["points"]) < 1
       end
-      refuse("/ribbon", "Two marks of the ribbon lie on one another.") if ribbon.each_cons(2).any? { |from, to| distance(from, to) < 0.5 }
+      return unless ribbon.each_cons(2).any? { |from, to| distance(from, to) < 0.5 }
+
+      refuse(
+        "/ribbon",
+        "Two marks of the ribbon lie on one another."
+      )
     end
 
     def check_inside(points, width, height)
       inside = points.all? do |x, y|
         x.between?(-OUTSIDE * width, (1 + OUTSIDE) * width) && y.between?(-OUTSIDE * height, (1 + OUTSIDE) * height)
       end
-      refuse("/ribbon", "A mark lies outside the picture, which is #{width} by #{height} pixels. Mark it again.") unless inside
+      return if inside
+
+      refuse(
+        "/ribbon",
+        "A mark lies outside the picture, which is #{width} by #{height} pixels. Mark it again."
+      )
     end
 
     def distance(from, to) = Math.hypot(to[0] - from[0], to[1] - from[1])
@@ -97,7 +118,8 @@ module Grittle
       {
         "aslant" => @scales.size > 1 && (@scales.max - @scales.min) / @scale > EVEN_SCALE,
         "short_ruler" => ruler["mm"] < SHORT_RULER * straight,
-        "far_ruler" => @ribbon.map { |point| from_ruler(point, *ruler["points"]) }.min > FAR_RULER * distance(*ruler["points"])
+        "far_ruler" =>
+          @ribbon.map { |point| from_ruler(point, *ruler["points"]) }.min > FAR_RULER * distance(*ruler["points"])
       }.filter_map { |name, raised| { "warning" => name, "sentence" => SENTENCES[name] } if raised }
     end
 

@@ -141,8 +141,13 @@ module Grittle
       figures = { "count" => count, "verdict" => verdict, "flags" => flags, "sentence" => sentence }
       return figures if empty?
 
-      figures.merge("mean_mm" => mean.round(1), "sd_mm" => sd&.round(1), "cv_percent" => cv && (100 * cv).round(1),
-                    "scale_mm" => scale.round(2), "interval_mm" => [interval.begin, interval.end].map { |mm| mm.round(1) })
+      figures.merge(
+        "mean_mm" => mean.round(1),
+        "sd_mm" => sd&.round(1),
+        "cv_percent" => cv && (100 * cv).round(1),
+        "scale_mm" => scale.round(2),
+        "interval_mm" => [interval.begin, interval.end].map { |mm| mm.round(1) }
+      )
     end
 
     private

@@ -55,8 +55,9 @@ module Grittle
         },
         "ribbon_forms" => {
           ask: "Does it form a ribbon at all?",
-          how: "Push the soil with the thumb over the bent forefinger, let go, push again, so that an even band rises " \
-               "and hangs.",
+          how:
+            "Push the soil with the thumb over the bent forefinger, let go, push again, so that an even band rises " \
+            "and hangs.",
           answers: {
             true => ["Yes", "a band rises and hangs"],
             false => ["No", "it breaks before there is one"]
@@ -301,7 +302,8 @@ module Grittle
         },
         "sand_estimate" => {
           ask: "How much of it is sand?", control: "halving",
-          how: "Wash the fines out of a pinch in your palm, and halve what is left to doubt until you can no longer tell.",
+          how:
+            "Wash the fines out of a pinch in your palm, and halve what is left to doubt until you can no longer tell.",
           answers: {}
         },
         "clay_estimate" => {
@@ -344,25 +346,45 @@ module Grittle
       # moisture and the same hand ("keys": it serves the keys and the contradictions only; "sample": it says something
       # of the sample). [seconds and groups: Grittle's own model]
       FACTS = {
-        "dry_clod" => ["dry clod", 15, "clay"], "moist_clod" => ["moist clod", 15, "clay"],
-        "mould_feel" => ["feel while kneading", 5, "clay"], "water_uptake" => ["uptake of water", 5, "clay"],
-        "stiffens_while_worked" => ["stiffening", 60, "clay"], "working_minutes" => ["working time", 120, "sample"],
-        "ball_holds" => ["ball", 10, "ball"], "moisture_rounds" => ["moisture", 60, "sample"],
-        "ribbon_forms" => ["ribbon", 20, "ribbon"], "ribbons" => ["ribbon length", 40, "clay"],
-        "wet_rub" => ["wet rub", 20, "grain"], "grittiness" => ["grit", 15, "grain"],
-        "plasticity" => ["plasticity", 90, "clay"], "stickiness" => ["stickiness", 10, "clay"],
-        "toss" => ["toss", 10, "keys"], "cast_strength" => ["ball strength", 15, "clay"],
-        "coherence" => ["coherence", 10, "keys"], "ribbon_character" => ["ribbon look", 5, "keys"],
-        "grains_seen" => ["grains seen", 10, "keys"], "decanted_sand" => ["sand left over", 60, "grain"],
-        "floury_feel" => ["floury feel", 10, "silt"], "finger_stain" => ["finger stain", 5, "keys"],
-        "finest_wire_mm" => ["finest wire", 60, "keys"], "ring_forms" => ["ring", 15, "keys"], "rods" => ["rod", 60, "keys"],
-        "squeezed_surface" => ["squeezed face", 10, "keys"], "shine" => ["shine", 20, "clay"],
-        "thumbprint" => ["thumbprint", 5, "clay"], "shear_resistance" => ["resistance", 15, "clay"],
-        "sand_grade" => ["grade of the sand", 20, "sample"], "feel_words" => ["words for the feel", 10, "keys"],
-        "sand_estimate" => ["sand by bisection", 30, "grain"], "clay_estimate" => ["clay by hand", 5, "clay"],
-        "coarse_fragments_percent" => ["coarse fragments", 30, "sample"], "blind_spots" => ["what may mislead the hand", 10, "sample"]
+        "dry_clod" => ["dry clod", 15, "clay"],
+        "moist_clod" => ["moist clod", 15, "clay"],
+        "mould_feel" => ["feel while kneading", 5, "clay"],
+        "water_uptake" => ["uptake of water", 5, "clay"],
+        "stiffens_while_worked" => ["stiffening", 60, "clay"],
+        "working_minutes" => ["working time", 120, "sample"],
+        "ball_holds" => ["ball", 10, "ball"],
+        "moisture_rounds" => ["moisture", 60, "sample"],
+        "ribbon_forms" => ["ribbon", 20, "ribbon"],
+        "ribbons" => ["ribbon length", 40, "clay"],
+        "wet_rub" => ["wet rub", 20, "grain"],
+        "grittiness" => ["grit", 15, "grain"],
+        "plasticity" => ["plasticity", 90, "clay"],
+        "stickiness" => ["stickiness", 10, "clay"],
+        "toss" => ["toss", 10, "keys"],
+        "cast_strength" => ["ball strength", 15, "clay"],
+        "coherence" => ["coherence", 10, "keys"],
+        "ribbon_character" => ["ribbon look", 5, "keys"],
+        "grains_seen" => ["grains seen", 10, "keys"],
+        "decanted_sand" => ["sand left over", 60, "grain"],
+        "floury_feel" => ["floury feel", 10, "silt"],
+        "finger_stain" => ["finger stain", 5, "keys"],
+        "finest_wire_mm" => ["finest wire", 60, "keys"],
+        "ring_forms" => ["ring", 15, "keys"],
+        "rods" => ["rod", 60, "keys"],
+        "squeezed_surface" => ["squeezed face", 10, "keys"],
+        "shine" => ["shine", 20, "clay"],
+        "thumbprint" => ["thumbprint", 5, "clay"],
+        "shear_resistance" => ["resistance", 15, "clay"],
+        "sand_grade" => ["grade of the sand", 20, "sample"],
+        "feel_words" => ["words for the feel", 10, "keys"],
+        "sand_estimate" => ["sand by bisection", 30, "grain"],
+        "clay_estimate" => ["clay by hand", 5, "clay"],
+        "coarse_fragments_percent" => ["coarse fragments", 30, "sample"],
+        "blind_spots" => ["what may mislead the hand", 10, "sample"]
       }.each_value(&:freeze).freeze
-      FACTS.each { |name, (short, seconds, group)| TESTS.fetch(name).update(short: short, seconds: seconds, group: group).freeze }
+      FACTS.each do |name, (short, seconds, group)|
+        TESTS.fetch(name).update(short: short, seconds: seconds, group: group).freeze
+      end
       raise "an observation stands in no catalogue" unless (Vocabulary::ALL.keys - TESTS.keys).empty?
 
       # mm: grains from and to, largest first; gravel goes on to 75 mm. [published: Soil Survey Manual, USDA Handbook
@@ -373,7 +395,8 @@ module Grittle
       # What comes before the ball holds, and again whenever it does not: the loop of MoistureLoop.
       MOISTURE = {
         ask: "Is it ready?",
-        how: "Add water a little at a time. It is ready when it holds to itself more than to the hand, like moist putty.",
+        how:
+          "Add water a little at a time. It is ready when it holds to itself more than to the hand, like moist putty.",
         answers: {
           "too_dry" => ["Too dry", "cracks and crumbles: add water, knead on"],
           "too_wet" => ["Too wet", "glistens, clings, drips: add dry soil, or let it dry"],

@@ -10,9 +10,11 @@ module Grittle
         more: "Asbestos, fuel and waste need a licensed specialist before anybody digs or takes a sample."
       },
       "contaminated" => {
-        sentence: "Contamination is suspected at this site: wear gloves, keep soil off skin and mouth, and stop if it smells, stains " \
+        sentence: "Contamination is suspected at this site: wear gloves, keep soil off skin and mouth, and stop if " \
+                  "it smells, stains " \
                   "or glistens.",
-        more: "A specialist decides whether anybody handles this soil at all. Do not sniff it, wash your hands and tools, and keep the " \
+        more: "A specialist decides whether anybody handles this soil at all. Do not sniff it, wash your hands and " \
+              "tools, and keep the " \
               "samples closed and labelled."
       },
       "exposure" => {
@@ -30,7 +32,8 @@ module Grittle
       },
       "tasting" => {
         sentence: "Do not taste soil or grind it between the teeth, though old keys ask for it.",
-        more: "Manure, pathogens and chemicals cannot be seen. Grittle has no taste test: rubbing a pinch with plenty of water " \
+        more: "Manure, pathogens and chemicals cannot be seen. Grittle has no taste test: rubbing a pinch with " \
+              "plenty of water " \
               "tells the same."
       },
       "dust" => {
@@ -43,10 +46,12 @@ module Grittle
       },
       "acid" => {
         sentence: "Dilute hydrochloric acid: wear goggles and gloves, use a drop, keep the bottle labelled and closed.",
-        more: "Commonly 1 mol/L. Keep it away from eyes, skin, animals and plants, and rinse what it touched with plenty of water."
+        more: "Commonly 1 mol/L. Keep it away from eyes, skin, animals and plants, and rinse what it touched with " \
+              "plenty of water."
       },
       "reagent" => {
-        sentence: "Reagents of a pH kit: keep them off skin and eyes, out of reach of children, and out of the soil that goes back.",
+        sentence: "Reagents of a pH kit: keep them off skin and eyes, out of reach of children, and out of the soil " \
+                  "that goes back.",
         more: "Follow the sheet that came with the kit, take the used crumbs home, and wash your hands before you eat."
       },
       "results" => {

@@ -32,7 +32,8 @@ module Grittle
     LIMITS = Data::CONTRADICTIONS
     LONG = LIMITS["long"]
     SHORT = LIMITS["short"]
-    PUSH_AGAIN = "Let it dry a little and push again: if a ribbon comes, there is clay; if none does, and it sticks less, there is little."
+    PUSH_AGAIN = "Let it dry a little and push again: if a ribbon comes, there is clay; if none does, and it sticks " \
+                 "less, there is little."
 
     # name => [when it holds, what it says, what to repeat, what repeating would decide]
     RULES = {
@@ -43,11 +44,15 @@ module Grittle
       ],
       "no_ribbon_but_sticky" => [
         ->(e) { !e.no_ball? && e.ribbon == false && e.said?("stickiness", "moderately", "very") },
-        "No ribbon forms, yet it is sticky: soil too wet, or a hand too sticky, pushes none.", %w[ribbons stickiness], PUSH_AGAIN
+        "No ribbon forms, yet it is sticky: soil too wet, or a hand too sticky, pushes none.",
+        %w[ribbons stickiness],
+        PUSH_AGAIN
       ],
       "no_ribbon_but_plastic" => [
         ->(e) { !e.no_ball? && e.ribbon == false && e.said?("plasticity", "very") },
-        "No ribbon forms, yet a roll of 2 mm holds: the soil was too wet or too dry to push.", %w[ribbons plasticity], PUSH_AGAIN
+        "No ribbon forms, yet a roll of 2 mm holds: the soil was too wet or too dry to push.",
+        %w[ribbons plasticity],
+        PUSH_AGAIN
       ],
       "no_ribbon_but_shine" => [
         ->(e) { !e.no_ball? && e.ribbon == false && e.said?("shine", "moderate", "strong") },
@@ -76,7 +81,8 @@ module Grittle
       "short_ribbon_very_sticky" => [
         ->(e) { e.under?(LONG) && e.ribbon && e.said?("stickiness", "very") },
         "A short ribbon, yet very sticky: soil too wet, or a hand too sticky, tears it early.", %w[ribbons stickiness],
-        "Let it dry a little and push again: if longer ribbons come, there is more clay; if it sticks less, there is less."
+        "Let it dry a little and push again: if longer ribbons come, there is more clay; if it sticks less, there is " \
+        "less."
       ],
       "short_ribbon_strong_shine" => [
         ->(e) { e.under?(SHORT) && e.ribbon && e.said?("shine", "strong") },
@@ -103,7 +109,8 @@ module Grittle
       ],
       "gritty_but_nothing_left" => [
         ->(e) { e.said?("wet_rub", "very_gritty") && e.said?("decanted_sand", "none", "trace") },
-        "It rubs very gritty, yet hardly any sand stays: soft crumbs of silt or clay feel gritty until they are worked apart.",
+        "It rubs very gritty, yet hardly any sand stays: soft crumbs of silt or clay feel gritty until they are " \
+        "worked apart.",
         %w[wet_rub decanted_sand], "If the grit goes with rubbing, it was crumbs; if grains stay, it is sand."
       ],
       "sandy_but_smooth" => [
@@ -118,7 +125,8 @@ module Grittle
       ],
       "gritty_and_floury" => [
         ->(e) { e.said?("wet_rub", "very_gritty") && e.said?("floury_feel", "strong") },
-        "Very gritty and strongly floury: very fine sand, perhaps. Let the cloudy water run off and look.", %w[decanted_sand],
+        "Very gritty and strongly floury: very fine sand, perhaps. Let the cloudy water run off and look.",
+        %w[decanted_sand],
         "Grains that stay are sand; what runs off cloudy is silt."
       ],
       "smooth_but_very_sticky" => [
@@ -131,7 +139,8 @@ module Grittle
       ],
       "ribbon_too_long" => [
         ->(e) { e.over?(LIMITS["too_long"]) && !e.thick_enough? },
-        "Longer than heavy clay makes them: thinner than two to three mm, perhaps, or wider than the thumb.", %w[ribbons],
+        "Longer than heavy clay makes them: thinner than two to three mm, perhaps, or wider than the thumb.",
+        %w[ribbons],
         "A ribbon 2 to 3 mm thick that breaks earlier is the one that counts."
       ],
       "organic" => [
@@ -145,7 +154,9 @@ module Grittle
         "With the stones out, the ribbon is longer and the rub smoother."
       ],
       "worked_too_briefly" => [
-        ->(e) { !e.said("working_minutes").nil? && e.said("working_minutes") < LIMITS["worked_under"] && e.at_least?(LONG) },
+        lambda do |e|
+          !e.said("working_minutes").nil? && e.said("working_minutes") < LIMITS["worked_under"] && e.at_least?(LONG)
+        end,
         "Clay, by the ribbon, and worked under a minute: it may read too light.", %w[ribbons],
         "If the ribbons grow with working, the clay was not yet apart."
       ],

@@ -7,7 +7,8 @@ module Grittle
     # @raise [InvalidObservations] with every bad name and value
     def initialize(given)
       unless given.is_a?(Hash)
-        raise InvalidObservations, [Problem.new(pointer: "", sentence: "Observations are an object of names and values.")]
+        raise InvalidObservations,
+              [Problem.new(pointer: "", sentence: "Observations are an object of names and values.")]
       end
 
       @values = given.transform_keys(&:to_s).compact
@@ -19,7 +20,8 @@ module Grittle
       late, early = (@ribbons || []).partition(&:reworked?)
       # Worked ten minutes is another state of the soil: never averaged with the first, and the first is the one that
       # counts.
-      @ribbon_set, @reworked_set = (early.empty? ? [late, []] : [early, late]).map { |made| RibbonSet.new(made) unless made.empty? }
+      @ribbon_set, @reworked_set =
+        (early.empty? ? [late, []] : [early, late]).map { |made| RibbonSet.new(made) unless made.empty? }
       freeze
     end
 
@@ -57,7 +59,12 @@ module Grittle
     end
 
     def check_flag(pointer, name, value, _kind)
-      refuse(pointer, "#{name} is either true or false, not “#{Spoken.of(value)}”.") unless [true, false].include?(value)
+      return if [true, false].include?(value)
+
+      refuse(
+        pointer,
+        "#{name} is either true or false, not “#{Spoken.of(value)}”."
+      )
     end
 
     def check_count(pointer, name, value, _kind)
@@ -69,7 +76,10 @@ module Grittle
     def check_number(pointer, name, value, kind)
       return if value.is_a?(Numeric) && kind[:range].cover?(value)
 
-      refuse(pointer, "#{name} goes from #{kind[:range].begin} to #{kind[:range].end} #{kind[:unit]}, not “#{Spoken.of(value)}”.")
+      refuse(
+        pointer,
+        "#{name} goes from #{kind[:range].begin} to #{kind[:range].end} #{kind[:unit]}, not “#{Spoken.of(value)}”."
+      )
     end
 
     def check_words(pointer, name, value, kind)
@@ -99,7 +109,9 @@ module Grittle
     # An empty list is a test not made.
     def build_ribbons
       given = @values["ribbons"]
-      return unless given.is_a?(Array) && given.all?(Hash) && given.size.between?(RibbonSet::COUNT.begin, RibbonSet::COUNT.end)
+      unless given.is_a?(Array) && given.all?(Hash) && given.size.between?(RibbonSet::COUNT.begin, RibbonSet::COUNT.end)
+        return
+      end
 
       given.each_with_index.filter_map do |fields, index|
         Ribbon.new(fields.transform_keys(&:to_s))

@@ -34,7 +34,9 @@ module Grittle
         set.nil? || set.empty? ? "no ribbon" : Keys::RibbonNotes.say(set.mean, unit)
       end
       grown = "Worked ten minutes, #{lengths.first} became #{lengths.last}"
-      return "#{grown}. Feel for grit, so that the field grade can tell whether it is subplastic." unless before && after
+      unless before && after
+        return "#{grown}. Feel for grit, so that the field grade can tell whether it is subplastic."
+      end
       return "#{grown}: #{name(before)} became #{name(after)}. That is subplastic." if rises
 
       "#{grown}: still #{name(after)}, so it is not subplastic."

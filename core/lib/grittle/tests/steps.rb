@@ -9,14 +9,21 @@ module Grittle
       # where it can be made by itself.
       ALL = [
         { id: "prepare", name: "Prepare", title: "Ready the sample",
-          how: "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \
-               "2 mm.",
+          how:
+            "Take a palmful. Pick out roots, twigs and everything over 2 mm: texture is about mineral grains up to " \
+            "2 mm.",
           tests: %w[dry_clod moist_clod], noticed: %w[coarse_fragments_percent blind_spots], optional: true,
           cautions: %w[sampling dust] },
-        { id: "moisten", name: "Moisten", title: "Wet it and knead",
+        {
+          id: "moisten",
+          name: "Moisten",
+          title: "Wet it and knead",
           how: "Add water a little at a time and knead, until no crumb is left and the moisture is even.",
-          tests: %w[mould_feel working_minutes], noticed: %w[water_uptake stiffens_while_worked stickiness], optional: true,
-          cautions: [] },
+          tests: %w[mould_feel working_minutes],
+          noticed: %w[water_uptake stiffens_while_worked stickiness],
+          optional: true,
+          cautions: []
+        },
         { id: "ball", name: "Ball", title: "Squeeze a ball", how: Catalogue::TESTS["ball_holds"][:how],
           tests: %w[ball_holds moisture_rounds], noticed: %w[cast_strength toss], optional: false, cautions: [] },
         { id: "wire", name: "Wire", title: "Roll a wire", how: "Between the palms, without more water.",
@@ -28,7 +35,8 @@ module Grittle
         { id: "sand", name: "Sand", title: "Narrow the sand", how: "Sand, and clay from the ribbon, decide together.",
           tests: %w[sand_estimate], optional: false, cautions: %w[tasting] },
         { id: "more", name: "More", title: "More tests",
-          how: "Your key may do without these; other methods ask for them, and they tell clay's smoothness from silt's.",
+          how:
+            "Your key may do without these; other methods ask for them, and they tell clay's smoothness from silt's.",
           tests: [], optional: true, cautions: [] },
         { id: "assign", name: "Assign", title: "Assign the class", how: "The key proposes, you decide.",
           tests: [], optional: false, cautions: %w[results] }
@@ -45,10 +53,35 @@ module Grittle
       INSTEAD = { "rolling" => { "rub" => %w[floury_feel grittiness] } }.freeze
 
       # The order of the tests at More.
-      MORE = %w[sand_estimate plasticity stickiness shine thumbprint toss cast_strength coherence shear_resistance wet_rub
-                grittiness floury_feel feel_words grains_seen decanted_sand sand_grade ribbon_character rods finest_wire_mm
-                ring_forms squeezed_surface finger_stain water_uptake stiffens_while_worked clay_estimate
-                coarse_fragments_percent blind_spots].freeze
+      MORE = %w[
+        sand_estimate
+        plasticity
+        stickiness
+        shine
+        thumbprint
+        toss
+        cast_strength
+        coherence
+        shear_resistance
+        wet_rub
+        grittiness
+        floury_feel
+        feel_words
+        grains_seen
+        decanted_sand
+        sand_grade
+        ribbon_character
+        rods
+        finest_wire_mm
+        ring_forms
+        squeezed_surface
+        finger_stain
+        water_uptake
+        stiffens_while_worked
+        clay_estimate
+        coarse_fragments_percent
+        blind_spots
+      ].freeze
 
       module_function
 

@@ -2,7 +2,8 @@
 
 # The systems by name.
 module Grittle
-  TRIANGLES = [Triangles::USDA, Triangles::CANADA, Triangles::FAO_WRB, Triangles::UK].to_h { |system| [system.id, system] }.freeze
+  TRIANGLES =
+    [Triangles::USDA, Triangles::CANADA, Triangles::FAO_WRB, Triangles::UK].to_h { |system| [system.id, system] }.freeze
 
   # @param system [String] a name of TRIANGLES
   # @return [Triangle]

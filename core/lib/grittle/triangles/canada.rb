@@ -21,7 +21,8 @@ module Grittle
 
       # @return [Array<TextureClass>] the classes of the USDA triangle, clay cut at the line
       def classes
-        heavy = TextureClass.new(code: "HC", name: "heavy clay", group: "fine", polygon: [[40, 60], [0, 60], [0, 100]].freeze)
+        heavy =
+          TextureClass.new(code: "HC", name: "heavy clay", group: "fine", polygon: [[40, 60], [0, 60], [0, 100]].freeze)
         cut = [[45, 40], [20, 40], [0, 60], [40, 60], [45, 55]].freeze
         clay = USDA["C"]
         [*(USDA.classes.values - [clay]).map(&:dup),
