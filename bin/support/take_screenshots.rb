@@ -38,8 +38,8 @@ tare, sallow = ["Tare 1", "Sallow 1"].map { |name| profiles.fetch(name) }
 card = "/profiles/#{tare['id']}/horizons/#{tare['horizons'].find { |layer| layer['designation'] == 'Bt' }['id']}"
 
 # A table as a spreadsheet may write it, with three rows to mend.
-TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;10YR 4/3;loam;17\nLow " \
-        "1;Bt;7,5;20;brown;clay;18\n" \
+TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;10YR 4/3;loam;17\n" \
+        "Low 1;Bt;7,5;20;brown;clay;18\n" \
         "Low 1;C;;40;2.5Y 5/4;loam;19\nLow 2;A;0;9;10YR 3/2;silt loam;20\nLow 2;B;8;24;;silty clay;21\n"
 
 # What is done on a page before its picture is taken.

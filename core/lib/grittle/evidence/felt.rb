@@ -31,7 +31,7 @@ module Grittle
         @model = model
         @facts = Facts.new(observations, counts_from_mm: Keys::Opening::STUB_MM)
         @tables = model.tables(misled?)
-        @opening = { "ball_holds" => ball, "ribbon_forms" => (ribbon unless no_ball?) }.freeze
+        @opening = { "ball_holds" => ball_that_tells, "ribbon_forms" => (ribbon unless no_ball?) }.freeze
         @answers = stated.merge(measured).freeze
         freeze
       end
@@ -82,13 +82,20 @@ module Grittle
       def stated
         @model.likelihoods.keys.select { |test| @tables.stated?(test) }.each_with_object({}) do |test, found|
           answer = OPENING.include?(test) ? opening[test] : @observations[test]
-          # No cast is the same answer as no ball.
-          next if answer.nil? || (test == "cast_strength" && answer == "none" && ball == false)
+          next if answer.nil? || nothing_new?(test, answer)
 
           table = @tables.of(test)[answer]
           found[test] = table if table
         end
       end
+
+      # No ball says nothing of organic soil, which holds no better than sand does.
+      def ball_that_tells = (ball unless ball == false && organic?)
+
+      # No cast is the same answer as no ball.
+      def nothing_new?(test, answer) = test == "cast_strength" && answer == "none" && (ball == false || organic?)
+
+      def organic? = Array(@observations["blind_spots"]).include?("organic")
 
       def measured
         set = @facts.set unless no_ball?
