@@ -12,10 +12,12 @@ require_relative "problem"
 require_relative "gate"
 require_relative "trouble"
 require_relative "serializers/catalogue_serializer"
+require_relative "serializers/deletion_serializer"
 require_relative "serializers/description_serializer"
 require_relative "serializers/import_serializer"
 require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
+require_relative "serializers/side_by_side_serializer"
 require_relative "serializers/standing_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/request_log"
@@ -26,6 +28,7 @@ require_relative "middleware/schema_error"
 require_relative "middleware/idempotency"
 require_relative "middleware/page"
 require_relative "routes/support"
+require_relative "routes/bin"
 require_relative "routes/catalogue"
 require_relative "routes/descriptions"
 require_relative "routes/exchange"
@@ -43,7 +46,9 @@ class Api < Sinatra::Base
     "Ribbon" => "ribbon",
     "Sample" => "sample",
     "Photo" => "photo",
-    "Import" => "import"
+    "Import" => "import",
+    "FileImport" => "import",
+    "Deletion" => "deletion"
   }.freeze
 
   configure do
@@ -63,6 +68,7 @@ class Api < Sinatra::Base
   use Idempotency
 
   helpers Routes::Support
+  register Routes::Bin
   register Routes::Catalogue
   register Routes::Descriptions
   register Routes::Exchange
@@ -70,7 +76,7 @@ class Api < Sinatra::Base
   register Routes::Readings
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
-  QUERY = %w[of id of_id format from to text class page name].freeze
+  QUERY = %w[of id of_id format from to text class page name near readings sort].freeze
 
   error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : trouble(error) }
   error(ActiveRecord::RecordNotFound) do |error|

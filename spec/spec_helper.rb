@@ -24,6 +24,7 @@ RSpec.configure do |config|
     alone = example.metadata[:type] == :api && !example.metadata[:commits]
     DatabaseCleaner.strategy = alone ? :transaction : [:truncation, { except: %w[fieldbooks] }]
     DatabaseCleaner.cleaning { example.run }
+    Fieldbook.update_all(settings: nil) unless alone # its row stays
   end
 end
 

@@ -24,8 +24,10 @@ module Exchange
     # @return [Integer]
     def total = counts.values.sum
 
+    # @param import [FileImport, nil] that what stands by itself belongs to
     # @yield after each row that is kept
-    def take_in
+    def take_in(import = nil)
+      @import = import
       @new_ids = Hash.new { |hash, table| hash[table] = {} }
       Tables::ALL.each do |table|
         @rows[table.name].each do |row|
@@ -74,6 +76,7 @@ module Exchange
         end
       found = plain.to_h { |column| attribute(column, row[column.name]) }
       found.merge!(spoken_of(table, row))
+      found["file_import_id"] = @import.id if @import && alone?(table, found)
       if table.fields.any?
         found["described"] = table
                              .fields
@@ -82,6 +85,12 @@ module Exchange
                              .presence
       end
       found
+    end
+
+    # A site, and a palmful of no place.
+    def alone?(table, row)
+      table.name == "sites" ||
+        (table.name == "samples" && row.values_at("horizon_id", "profile_id", "site_id").none?)
     end
 
     # What a row says of others outside the columns that are ids.

@@ -61,9 +61,10 @@ module Exchange
     # @return [Array<Array<String>>]
     def first_rows = @rows.first(SHOWN_ROWS).map(&:last)
 
+    # @param import [FileImport, nil] that its sites belong to
     # @yield after each row that is kept
-    def take_in
-      sites = Hash.new { |hash, name| hash[name] = Site.create!(name: name) }
+    def take_in(import = nil)
+      sites = Hash.new { |hash, name| hash[name] = Site.create!(name: name, file_import: import) }
       profiles =
         Hash.new { |hash, (site, name)| hash[[site, name]] = Profile.make(sites[site], { name: name, kind: "pit" }) }
       @layers.each do |layer|
@@ -80,13 +81,16 @@ module Exchange
     def readable(text)
       bytes = text.b
       mark, encoding = BOMS.find { |bom, _| bytes.start_with?(bom) }
-      plain = mark ? bytes.delete_prefix(mark).force_encoding(encoding).encode("UTF-8", invalid: :replace,
-undef: :replace) : guessed(bytes)
+      plain = mark ? decoded(bytes.delete_prefix(mark), encoding) : guessed(bytes)
       raise Unreadable, "This is no text file." if plain.include?("\0")
 
       plain.gsub(/\r\n?/, "\n")
     rescue ArgumentError, EncodingError
       raise Unreadable, "This is no text file."
+    end
+
+    def decoded(bytes, encoding)
+      bytes.force_encoding(encoding).encode("UTF-8", invalid: :replace, undef: :replace)
     end
 
     def guessed(bytes)

@@ -130,7 +130,10 @@ module Exchange
     # In the caller's own thread: all of it in one transaction.
     def take_in
       ActiveRecord::Base.connection_pool.with_connection do
-        ActiveRecord::Base.transaction { source.take_in { count } }
+        ActiveRecord::Base.transaction do
+          kept = FileImport.create!(name: name.to_s[0, 200], counts: source.counts, imported_at: Time.now.utc)
+          source.take_in(kept) { count }
+        end
       end
       note("state" => "done")
     rescue StandardError => e

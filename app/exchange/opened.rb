@@ -4,7 +4,7 @@ module Exchange
   # A file that was sent, told by its content: a package, a JSON fieldbook, sites as GeoJSON, or a table of horizons.
   module Opened
     FORMATS = { "package" => "Package of tables", "json" => "JSON fieldbook", "geojson" => "Sites as GeoJSON",
-"table" => "Table of horizons" }.freeze
+                "table" => "Table of horizons" }.freeze
     # Bytes: ten thousand sites take far less.
     MOST_GEOJSON_BYTES = 8 * 1024 * 1024
     # A fieldbook's rows hold an assessment at the deepest.

@@ -25,12 +25,56 @@ module Exchange
 
     # @return [ActiveRecord::Relation] of one table
     def relation(table)
-      return table.model.all if @whole
-
-      send(table.name)
+      @whole ? out_of_bin(table) : send(table.name)
     end
 
+    # By which column a row hangs on what may lie in the bin, and of which table.
+    OWNERS = {
+      "sites" => { id: :sites }, "profiles" => { id: :profiles }, "horizons" => { profile_id: :profiles },
+      "samples" => { profile_id: :profiles, horizon_id: :horizons, site_id: :sites, id: :samples },
+      "reported_classes" => { horizon_id: :horizons }, "findings" => { sample_id: :samples },
+      "readings" => { id: :readings }, "answers" => { reading_id: :readings }, "ribbons" => { reading_id: :readings },
+      "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
+    }.freeze
+
     private
+
+    # What lies in the bin is not exported. A horizon or a sample that was deleted by itself stays in the record of its
+    # profile, as removed.
+    def out_of_bin(table)
+      rows = table.model.all
+      return rows unless Deletion.standing.exists?
+
+      (OWNERS[table.name] || {}).each do |column, of|
+        rows = rows.where.not(column => gone[of]).or(rows.where(column => nil)) if gone[of].any?
+      end
+      { "photos" => [:of, Tables::PHOTO_OF], "revisions" => [:record_type, Traces::OF] }.slice(table.name)
+                                                                                        .each_value do |said, owners|
+        owners.each do |word, owner|
+          ids = gone[owner.to_sym]
+          next unless ids.any?
+
+          rows = rows.where.not(
+            said => word, (said == :of ? :of_id : :record_id) => ids
+          )
+        end
+      end
+      rows
+    end
+
+    # @return [Hash{Symbol=>Array<Integer>}] rows that are left out, by table
+    def gone
+      @gone ||= begin
+        profiles = Profile.where.not(deletion_id: nil).ids
+        horizons = Horizon.where(profile_id: profiles).ids
+        sites = Site.where.not(deletion_id: nil).ids
+        samples = { profile_id: profiles, horizon_id: horizons, site_id: sites }
+                  .flat_map { |column, ids| Sample.where(column => ids).ids }.uniq
+        loose = Sample.where.not(deletion_id: nil).where(horizon_id: nil, profile_id: nil, site_id: nil).ids
+        { sites: sites, profiles: profiles, horizons: horizons, samples: samples | loose,
+          readings: Reading.where.not(deletion_id: nil).ids }
+      end
+    end
 
     # Numbers are looked up once and level by level: nested in one another, the database would go through whole tables.
     def sites = Site.where(id: @profile ? @profile.site_id : @site.id)
@@ -53,9 +97,9 @@ module Exchange
     end
 
     def site_ids = [@profile ? @profile.site_id : @site.id]
-    def profile_ids = @profile_ids ||= @profile ? [@profile.id] : Profile.where(site: @site).ids
+    def profile_ids = @profile_ids ||= @profile ? [@profile.id] : Profile.kept.where(site: @site).ids
     def horizon_ids = @horizon_ids ||= Horizon.where(profile_id: profile_ids).ids
-    def reading_ids = @reading_ids ||= Reading.where(sample_id: sample_ids).ids
+    def reading_ids = @reading_ids ||= Reading.kept.where(sample_id: sample_ids).ids
 
     def sample_ids
       owners = { horizon_id: horizon_ids, profile_id: profile_ids, site_id: @profile ? [] : site_ids }

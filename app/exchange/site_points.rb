@@ -26,10 +26,11 @@ module Exchange
     # @return [Hash{String=>Integer}]
     def counts = { "sites" => total }
 
+    # @param import [FileImport, nil] that the sites belong to
     # @yield after each site that is kept
-    def take_in
+    def take_in(import = nil)
       @sites.each do |site|
-        Site.create!(site)
+        Site.create!(**site, file_import: import)
         yield if block_given?
       end
     end

@@ -5,8 +5,9 @@ module Exchange
   # others on the way in.
   module Traces
     # What in a kept value is an id of which table.
-    REFS = { "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles",
-"site_id" => "sites" }.freeze
+    REFS = {
+      "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites"
+    }.freeze
     PEOPLE = %w[hand pen].freeze
     # Whose values, and the table of theirs.
     OF = { "Site" => "sites", "Profile" => "profiles", "Horizon" => "horizons", "Sample" => "samples" }.freeze

@@ -20,4 +20,15 @@ module Describable
   rescue Grittle::InvalidInput => e
     raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/described") })
   end
+
+  # A position that was typed or pasted becomes latitude and longitude.
+  # @param input [Hash{Symbol=>Object}] described, and position as people write one
+  # @return [Hash, nil] what was described
+  # @raise [Grittle::InvalidInput]
+  def placed(input)
+    typed = input[:position].presence or return input[:described]
+
+    place = Grittle::Entry::Position.parse(typed)
+    (input[:described] || {}).merge(latitude: place.latitude, longitude: place.longitude)
+  end
 end

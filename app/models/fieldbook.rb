@@ -3,39 +3,64 @@
 # What everything belongs to, and the one root that every finder starts from. There is one for now.
 class Fieldbook < ActiveRecord::Base
   NAME = "Fieldbook"
+  attribute :settings, ActiveRecord::Type::Json.new
 
-  has_many :sites, dependent: :restrict_with_exception, inverse_of: :fieldbook
-  has_many :samples, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :sites, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :samples, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :observers, dependent: :restrict_with_exception, inverse_of: :fieldbook
-  has_many :photos, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :photos, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :file_imports, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :deletions, dependent: :restrict_with_exception, inverse_of: :fieldbook
 
   # @return [Fieldbook]
   def self.current = @current ||= order(:id).first || create!(name: NAME, created_at: Time.now.utc)
 
   # @return [ActiveRecord::Relation]
-  def profiles = Profile.joins(:site).where(sites: { fieldbook_id: id })
+  def profiles = Profile.kept.joins(:site).where(sites: { fieldbook_id: id })
 
   # @return [ActiveRecord::Relation]
-  def horizons = Horizon.joins(profile: :site).where(sites: { fieldbook_id: id })
+  def horizons = Horizon.kept.joins(profile: :site).where(sites: { fieldbook_id: id })
 
   # @return [ActiveRecord::Relation]
-  def readings = Reading.joins(:sample).where(samples: { fieldbook_id: id })
+  def readings = Reading.kept.joins(:sample).where(samples: { fieldbook_id: id })
+
+  # Palmfuls that belong to no horizon and no depth of a profile.
+  # @return [ActiveRecord::Relation]
+  def quick_readings = readings.where(samples: { horizon_id: nil, profile_id: nil })
 
   # What was left open, by an index of its own; the fieldbook is looked up after, or the database would go through all
   # of its sites.
   # @return [ActiveRecord::Relation]
   def open_profiles
-    Profile.joins("STRAIGHT_JOIN sites ON sites.id = profiles.site_id").where(sites: { fieldbook_id: id }, open: true)
+    Profile.kept.joins("STRAIGHT_JOIN sites ON sites.id = profiles.site_id")
+           .where(sites: { fieldbook_id: id }, open: true)
   end
 
   # @return [ActiveRecord::Relation] likewise, with their samples
   def unclassed_readings
-    Reading.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(
+    Reading.kept.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(
       samples: {
         fieldbook_id: id
       },
       classed: false
     )
+  end
+
+  # What new profiles, and the first quick reading, begin with.
+  # @return [Hash{Symbol=>Object}] the parts of a method, and :hand and :pen as names of people
+  def defaults
+    # Asked for anew: another process of the server may have changed them.
+    kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
+    { **Grittle::FieldMethod::DEFAULTS, hand: nil, pen: nil }.merge(kept.slice(*Methodical::PARTS, :hand, :pen))
+  end
+
+  # @param input [Hash{Symbol=>Object}] any of #defaults
+  # @raise [Grittle::UnknownName]
+  def set(input)
+    Methodical::PARTS.each { |name| Record.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices) }
+    self.class.find(id).update!(settings: defaults.merge(input.transform_values do |value|
+      value.is_a?(String) ? value.presence : value
+    end))
   end
 
   # What a photograph can be of.

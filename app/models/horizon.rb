@@ -3,11 +3,12 @@
 # A layer of a profile, from an upper to a lower depth in cm.
 class Horizon < Record
   include Describable
+  include Deletable
 
   belongs_to :profile
   belongs_to :reported_reading, class_name: "Reading", optional: true
   has_many :samples, dependent: :restrict_with_exception, inverse_of: :horizon
-  has_many :readings, -> { order(:id) }, through: :samples
+  has_many :readings, -> { kept.order(:id) }, through: :samples
   has_many :reported_classes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :horizon
   belongs_to :speaks, class_name: "Reading", optional: true
   attribute :named, ActiveRecord::Type::Json.new
@@ -94,13 +95,8 @@ class Horizon < Record
   # @param order [Boolean] whether it must fit between the horizons that are there
   # @return [Hash] attributes ready to store
   def checked(input, order: true)
-    if input.key?(:designation)
-      input[:designation] = self.class.required_text(
-        :designation,
-        input[:designation],
-        "horizon"
-      )
-    end
+    name = input.slice(:designation)
+    input = input.merge(name.transform_values { |given| self.class.required_text(:designation, given, "horizon") })
     range =
       Grittle::Profile::DepthRange.new(
         input.fetch(:upper_cm) { upper_cm.to_f },
@@ -121,8 +117,12 @@ class Horizon < Record
 
   # What the choice of the reading that speaks goes by.
   def told(reading)
-    { "id" => reading.id, "named" => reading.class_given, "reported" => reading.id == reported_reading_id,
-"disturbed" => reading.sample.disturbed }
+    {
+      "id" => reading.id,
+      "named" => reading.class_given,
+      "reported" => reading.id == reported_reading_id,
+      "disturbed" => reading.sample.disturbed
+    }
   end
 
   def whole(reading)

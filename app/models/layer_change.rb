@@ -18,6 +18,19 @@ class LayerChange < Record
     create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.pen)
   end
 
+  # What was emptied out of the bin cannot come back.
+  # @param horizons [Array<Integer>]
+  # @param samples [Array<Integer>]
+  def self.forget(horizons, samples)
+    profiles = Horizon.where(id: horizons).or(Horizon.where(id: Sample.where(id: samples).select(:horizon_id)))
+    where(profile_id: profiles.select(:profile_id)).or(where(profile_id: Sample.where(id: samples).select(:profile_id)))
+                                                   .find_each do |change|
+      layers = change.was["horizons"].reject { |layer| horizons.include?(layer["id"]) }
+      taken = change.was["samples"].reject { |id, horizon| samples.include?(id) || horizons.include?(horizon) }
+      change.update!(was: { "horizons" => layers, "samples" => taken })
+    end
+  end
+
   # @return [Hash] the layers, and which horizon each of their samples belongs to
   def self.state(profile)
     { "horizons" => profile.horizons.map { |horizon| horizon.attributes.slice(*COLUMNS) },
@@ -32,6 +45,7 @@ class LayerChange < Record
   # @raise [Grittle::InvalidInput] when a horizon that would go has been textured since
   def undo
     check_untouched
+    out_of_bin
     added.each { |horizon| horizon.update!(removed_at: Time.now.utc) }
     was["horizons"].each do |attributes|
       Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil))
@@ -49,6 +63,12 @@ class LayerChange < Record
   def touched
     known = was["samples"].map(&:first)
     added.find { |horizon| horizon.samples.where.not(id: known).where(profile_id: nil).exists? }
+  end
+
+  # A horizon that was deleted comes back with its readings.
+  def out_of_bin
+    deleted = Horizon.where(id: was["horizons"].map { |layer| layer["id"] }).where.not(deletion_id: nil)
+    Deletion.standing.where(id: deleted.pluck(:deletion_id)).find_each(&:put_back)
   end
 
   def check_untouched

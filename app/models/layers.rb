@@ -73,6 +73,13 @@ class Layers
     end
   end
 
+  # Samples at depths find their horizon anew, and horizons what speaks for them.
+  def settle
+    @profile.horizons.reset
+    @profile.samples.reset.each(&:attach)
+    @profile.refresh
+  end
+
   private
 
   def change(horizon, version, label)
@@ -90,13 +97,6 @@ class Layers
   def move_on(horizon, version)
     Horizon.where(id: horizon.id, lock_version: version).update_all("lock_version = lock_version + 1")
     horizon.reload
-  end
-
-  # Samples at depths find their horizon anew, and horizons what speaks for them.
-  def settle
-    @profile.horizons.reset
-    @profile.samples.reset.each(&:attach)
-    @profile.refresh
   end
 
   # Rows may trade places, so only the whole is held against itself.

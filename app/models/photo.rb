@@ -7,6 +7,8 @@ require "vips"
 # A photograph of a pit, a horizon or a ribbon. The picture lies in a folder beside the database, under its digest,
 # written anew from its pixels: whatever else the file carried, the place it was taken at among it, is left behind.
 class Photo < Record
+  include Deletable
+
   Vips.block_untrusted(true) # loaders that were never meant for strangers' files
 
   OWNERS = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "reading" => "Reading" }.freeze
@@ -120,6 +122,11 @@ class Photo < Record
       digest[0, 2],
       thumb ? "#{digest}-#{THUMB_PX}.jpg" : "#{digest}#{KINDS[media_type][1]}"
     )
+  end
+
+  # Removes the picture, unless another row has the same.
+  def throw_away
+    FileUtils.rm_f([path, path(thumb: true)]) unless Photo.exists?(digest: digest)
   end
 
   # Lays the picture into its folder, and a small one beside it.

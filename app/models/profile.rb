@@ -3,6 +3,7 @@
 # One exposure at a site, with the method its readings follow.
 class Profile < Record
   include Describable
+  include Deletable
 
   belongs_to :site
   belongs_to :hand, class_name: "Observer", optional: true
@@ -26,18 +27,34 @@ class Profile < Record
   # @param sites [Array<Site>]
   # @return [ActiveRecord::Relation] the first LISTED profiles of each
   def self.first_of(sites)
-    ranked = where(site: sites).select("id, ROW_NUMBER() OVER (PARTITION BY site_id ORDER BY id) AS place")
+    ranked = kept.where(site: sites).select("id, ROW_NUMBER() OVER (PARTITION BY site_id ORDER BY id) AS place")
     where(id: unscoped.from(ranked, :ranked).where("place <= ?", LISTED).select(:id)).order(:id)
   end
 
   # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
   # @raise [Grittle::InvalidInput]
   def self.make(site, input)
-    profile = new(site: site, touched_at: Time.now.utc, **Grittle::FieldMethod::DEFAULTS)
-    profile.update!(profile.seen_with(input))
+    profile = new(site: site, touched_at: Time.now.utc)
+    profile.update!(profile.seen_with(Fieldbook.current.defaults.merge(input)))
     profile.keep_terms
     profile
   end
+
+  # The next hole beside this one: the method, the people, and the horizons by name and depth, nothing seen in them yet.
+  # @param name [String]
+  # @return [Profile]
+  # @raise [Grittle::InvalidInput]
+  def duplicate(name)
+    transaction do
+      copy = self.class.make(site, { name: name, kind: kind, **field_method.to_h.transform_keys(&:to_sym) })
+      copy.update!(hand: hand, pen: pen)
+      horizons.each { |layer| copy.horizons.create!(**layer.attributes.symbolize_keys.slice(*STRUCTURE)) }
+      copy.refresh
+      copy
+    end
+  end
+
+  STRUCTURE = %i[designation upper_cm lower_cm].freeze
 
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input)

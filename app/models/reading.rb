@@ -11,6 +11,7 @@ class Reading < Record
   has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   attribute :verdict, ActiveRecord::Type::Json.new
   include Methodical
+  include Deletable
 
   # How all that its bench shows beside it stood when it was loaded.
   attr_accessor :around
@@ -28,7 +29,7 @@ class Reading < Record
   def self.begin(horizon: nil, sample: nil, label: nil, hand: nil, pen: nil, step: nil)
     one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
-    method = profile ? profile.attributes.slice(*COPIED) : Grittle::FieldMethod::DEFAULTS
+    method = profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last
     people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
     sample ||=
       Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)

@@ -3,12 +3,14 @@
 # A piece of soil that something was done to; of a horizon, a profile at a depth, a site, or of nothing yet.
 class Sample < Record
   include Describable
+  include Deletable
 
   belongs_to :fieldbook, default: -> { Fieldbook.current }
   belongs_to :horizon, optional: true
   belongs_to :profile, optional: true
   belongs_to :site, optional: true
-  has_many :readings, dependent: :restrict_with_exception, inverse_of: :sample
+  belongs_to :file_import, optional: true
+  has_many :readings, -> { kept }, dependent: :restrict_with_exception, inverse_of: :sample
   has_many :findings, -> { order(:seen_at, :id) }, dependent: :restrict_with_exception, inverse_of: :sample
 
   scope :standing, -> { where(removed_at: nil) }
@@ -39,6 +41,21 @@ class Sample < Record
   end
   private_class_method :take_one
 
+  # Gives a palmful its place: a horizon, a depth of a profile, a site, or nothing.
+  # @param to [Hash{Symbol=>Object}] :horizon, :profile with :upper_cm and :lower_cm, or :site
+  # @raise [Grittle::InvalidInput, Record::Stale]
+  def move(version, to)
+    before = place
+    profile = to[:profile]
+    check_depths(*to.values_at(:upper_cm, :lower_cm)) if profile
+    range = to[:horizon]&.then { |layer| { upper_cm: layer.upper_cm, lower_cm: layer.lower_cm } }
+    revise(version, horizon: to[:horizon], profile: profile, site: (to[:site] unless profile || range),
+                    upper_cm: nil, lower_cm: nil, **to.slice(:upper_cm, :lower_cm), **range.to_h)
+    attach if profile
+    readings.each { |reading| reading.class.alter({ id: reading.id }, { updated_at: Time.now.utc }) }
+    [before, place].compact.uniq.each { |moved| moved.refresh(touch: true) }
+  end
+
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input)
     revise(version, checked(input))
@@ -49,18 +66,11 @@ class Sample < Record
   # @return [Profile, nil] that it belongs to, by itself or through its horizon
   def place = profile || horizon&.profile
 
-  # Out of the profile, where nothing was textured; the record keeps it.
-  # @raise [Grittle::InvalidInput, Record::Stale]
-  def remove(version)
-    refuse("", "This sample has been textured: mark it as smeared or fallen in instead.") if readings.exists?
-    revise(version, removed_at: Time.now.utc)
-  end
-
   # @return [Hash] attributes ready to store
   def checked(input)
     self.class.one_of(:kind, input[:kind], KINDS)
     check_depths(*%i[upper_cm lower_cm].map { |name| input.fetch(name) { self[name] }&.to_f }) if profile
-    input.slice(:kind, :label, :upper_cm, :lower_cm).merge(described_with("sample", input[:described]))
+    input.slice(:kind, :label, :upper_cm, :lower_cm).merge(described_with("sample", placed(input)))
   end
 
   # To the horizon its depth falls in; at a boundary to the one below. That follows from the depths and is no change of
@@ -85,6 +95,8 @@ class Sample < Record
 
   # @return [String] "20 cm" or "20 to 30 cm"
   def depth_text
+    return "no depth" unless upper_cm
+
     depths = [upper_cm, lower_cm].compact.map { |cm| Grittle::Units.number(cm.to_f) }
     "#{depths.join(' to ')} cm"
   end

@@ -39,8 +39,8 @@ class SearchTerm < Record
 
     # Brings what an earlier version kept to what lists and searches read: nothing has no term at all.
     def catch_up
-      Site.where.not(id: where(profile_id: nil).select(:site_id)).find_each(&:refresh)
-      Profile.where.not(id: where.not(profile_id: nil).select(:profile_id)).find_each(&:refresh)
+      Site.kept.where.not(id: where(profile_id: nil).select(:site_id)).find_each(&:refresh)
+      Profile.kept.where.not(id: where.not(profile_id: nil).select(:profile_id)).find_each(&:refresh)
     end
   end
 end

@@ -3,10 +3,13 @@
 # A piece of land that was looked at in one or more places.
 class Site < Record
   include Describable
+  include Deletable
 
   belongs_to :fieldbook, default: -> { Fieldbook.current }
   after_save :refresh
-  has_many :profiles, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
+  before_create { self.place ||= (self.class.maximum(:place) || 0) + 1 }
+  belongs_to :file_import, optional: true
+  has_many :profiles, -> { kept.order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
 
   # @param input [Hash{Symbol=>Object}] name, landform, note, described, and position as people write one
   # @raise [Grittle::InvalidInput]
@@ -18,6 +21,26 @@ class Site < Record
 
   # @raise [Grittle::InvalidInput, Record::Stale]
   def change(version, input) = revise(version, checked(input))
+
+  # Puts it before another in the list of sites.
+  # @param before [Site, nil] nil for the end
+  def move(before)
+    others = self.class.where.not(id: id)
+    above = (before ? others.where(place: ...before.place) : others).maximum(:place)
+    now = before ? ((above || (before.place - 2)) + before.place) / 2 : (above || 0) + 1
+    return update_columns(place: now, lock_version: lock_version + 1) unless before && now >= before.place - CLOSEST
+
+    self.class.renumber
+    reload.move(before.reload)
+  end
+
+  # Places closer than this are given anew. [our own]
+  CLOSEST = 1e-6
+
+  # Whole numbers again, in the same order.
+  def self.renumber
+    order(:place, :id).ids.each.with_index(1) { |id, place| where(id: id).update_all(place: place) }
+  end
 
   # What follows from the site's own description and is kept for searches.
   def refresh
@@ -36,15 +59,5 @@ class Site < Record
   def position
     place = seen.values_at("latitude", "longitude")
     Grittle::Entry::Position.new(*place) if place.all?
-  end
-
-  private
-
-  # A position that was typed or pasted becomes latitude and longitude.
-  def placed(input)
-    typed = input[:position].presence or return input[:described]
-
-    place = Grittle::Entry::Position.parse(typed)
-    (input[:described] || {}).merge(latitude: place.latitude, longitude: place.longitude)
   end
 end

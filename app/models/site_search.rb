@@ -3,12 +3,29 @@
 # Sites by what they hold: words that each begin one of theirs, a class that was given, days, and whether something is
 # left to do.
 class SiteSearch
-  # @param params [Hash{String=>String}] text, class (SYSTEM:CODE), from, to, unfinished
+  # @param params [Hash{String=>String}] text, class (SYSTEM:CODE), from, to, unfinished; sort, one of ORDERS
   # @param fieldbook [Fieldbook]
   def initialize(params, fieldbook = Fieldbook.current)
     @params = params.slice("text", "class", "from", "to", "unfinished").compact_blank
+    @sort = params["sort"].presence || "own"
+    raise Grittle::UnknownName.new("sort", @sort, ORDERS.keys) unless ORDERS.key?(@sort)
+
     @fieldbook = fieldbook
   end
+
+  # @param text [String, nil]
+  # @param name [String] of the parameter
+  # @return [Date, nil]
+  # @raise [Grittle::InvalidInput] for what is no date
+  def self.day(text, name)
+    text && Date.iso8601(text)
+  rescue Date::Error
+    sentence = "A day is written such as 2026-05-31, not “#{text}”."
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{name}", sentence: sentence)]
+  end
+
+  # Of sites that nothing was looked for in.
+  ORDERS = { "own" => { place: :asc, id: :asc }, "name" => { name: :asc, id: :asc }, "newest" => { id: :desc } }.freeze
 
   # Found sites that are counted at most beyond those before the page; who finds more narrows the search.
   MOST = 300
@@ -26,7 +43,8 @@ class SiteSearch
   private
 
   def plain(page, size)
-    [@fieldbook.sites.order(:id).offset((page - 1) * size).limit(size).ids, @fieldbook.sites.count, false]
+    order = ORDERS.fetch(@sort)
+    [@fieldbook.sites.order(**order).offset((page - 1) * size).limit(size).ids, @fieldbook.sites.count, false]
   end
 
   def found(parts, page, size)
@@ -90,19 +108,7 @@ class SiteSearch
   def between
     return [] unless @params["from"] || @params["to"]
 
-    from, to = %w[from to].map { |name| day(name)&.iso8601 }
+    from, to = %w[from to].map { |name| SiteSearch.day(@params[name], name)&.iso8601 }
     [SearchTerm.where(kind: "day", term: Range.new(from || "0", to || "9"))]
-  end
-
-  def day(name)
-    @params[name] && Date.iso8601(@params[name])
-  rescue Date::Error
-    raise Grittle::InvalidInput,
-          [
-            Grittle::Problem.new(
-              pointer: "/#{name}",
-              sentence: "A day is written such as 2026-05-31, not “#{@params[name]}”."
-            )
-          ]
   end
 end

@@ -4,10 +4,7 @@
 # that was last worked on.
 class Work
   # A quick reading that was opened and left untouched is no work.
-  BEGUN = <<~SQL.squish.freeze
-    samples.horizon_id IS NOT NULL OR EXISTS (SELECT 1 FROM answers WHERE answers.reading_id = readings.id)
-    OR EXISTS (SELECT 1 FROM ribbons WHERE ribbons.reading_id = readings.id)
-  SQL
+  BEGUN = "samples.horizon_id IS NOT NULL OR #{QuickReadings::TOUCHED}".freeze
 
   attr_reader :reading, :horizon
 

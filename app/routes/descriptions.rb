@@ -25,9 +25,9 @@ module Routes
         answer_sample(sample)
       end
 
-      app.delete "/api/samples/:id" do
+      app.put "/api/samples/:id/place" do
         sample = fieldbook.samples.standing.find(params[:id])
-        sample.remove(params["version"].to_i)
+        sample.move(input[:version], place_of(input))
         answer_sample(sample)
       end
 
@@ -51,17 +51,18 @@ module Routes
         end
       end
 
-      app.delete "/api/photos/:id" do
-        photo = fieldbook.photos.standing.find(params[:id])
-        photo.update!(removed_at: Time.now.utc)
-        answer DescriptionSerializer.photo(photo)
-      end
-
       app.helpers Samples
     end
 
     # A sample is answered by the profile it belongs to; one that belongs to nothing by itself.
     module Samples
+      # @return [Hash] what was named by its number, found in the fieldbook
+      def place_of(input)
+        owners = { horizon: :horizon_id, profile: :profile_id, site: :site_id }.transform_values { |name| input[name] }
+        found = owners.compact.to_h { |kind, id| [kind, fieldbook.public_send(:"#{kind}s").find(id)] }
+        found.merge(found[:profile] ? input.slice(:upper_cm, :lower_cm) : {})
+      end
+
       def answer_sample(sample, status = 200)
         answer(sample.place ? ProfileSerializer.call(sample.place) : DescriptionSerializer.sample(sample), status)
       end

@@ -55,6 +55,24 @@ module Routes
         answer ProfileSerializer.call(Profile.make(fieldbook.sites.find(params[:id]), input)), 201
       end
 
+      app.post "/api/sites/:id/move" do
+        before = input[:before] && fieldbook.sites.find(input[:before])
+        site = fieldbook.sites.find(params[:id])
+        site.move(before) unless site == before
+        answer ProfileSerializer.sites([site.reload]).first
+      end
+
+      app.post "/api/profiles/:id/duplicate" do
+        answer ProfileSerializer.call(fieldbook.profiles.find(params[:id]).duplicate(input[:name])), 201
+      end
+
+      app.get("/api/settings") { answer fieldbook.defaults }
+
+      app.put "/api/settings" do
+        fieldbook.set(input)
+        answer fieldbook.defaults
+      end
+
       app.get "/api/profiles/:id" do
         found = -> { fieldbook.profiles.preload(WITH_READINGS).find(params[:id]) }
         stamp = Stamp.profile(params[:id].to_i)

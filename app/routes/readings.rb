@@ -7,14 +7,19 @@ module Routes
 
     def self.registered(app)
       app.get "/api/readings" do
-        quick = fieldbook.readings.where(samples: { horizon_id: nil }).order(id: :desc)
-        readings, page = paged(quick.preload(:assignments, :sample, :hand))
-        answer(readings: readings.map { |reading| ReadingSerializer.summary(reading) }, **page)
+        found = QuickReadings.new(fieldbook, params).relation
+        readings, page = paged(found.preload(:assignments, :hand, sample: :site))
+        answer(readings: readings.map { |reading| ReadingSerializer.quick(reading) }, **page)
+      end
+
+      app.get "/api/side-by-side" do
+        answer SideBySideSerializer.call(params["readings"].to_s.split(",").map { |id| fieldbook.readings.find(id) })
       end
 
       app.post "/api/readings" do
         horizon = input[:horizon_id] && fieldbook.horizons.find(input[:horizon_id])
         sample = input[:sample_id] && fieldbook.samples.find(input[:sample_id])
+        QuickReadings.sweep(fieldbook) unless horizon || sample
         begun = Reading.begin(horizon: horizon, sample: sample, **input.except(:horizon_id, :sample_id))
         written "/api/readings/#{begun.id}", ReadingSerializer.call(begun), 201
       end
@@ -40,6 +45,10 @@ module Routes
       app.put "/api/readings/:id/expectation" do
         reading.expect(input[:version], input[:code])
         kept
+      end
+
+      app.post "/api/readings/:id/leave" do
+        answer(forgotten: QuickReadings.forgotten?(fieldbook, reading))
       end
 
       app.put "/api/readings/:id/place" do

@@ -40,7 +40,7 @@ module ProfileSerializer
   # @return [Array<Hash>] schema Site, each with the first of its profiles
   def sites(sites)
     profiles = Profile.first_of(sites).preload(:site, :horizons).group_by(&:site_id)
-    counts = Profile.where(site: sites).group(:site_id).count
+    counts = Profile.kept.where(site: sites).group(:site_id).count
     photos = Photo.of_each(sites)
     sites.map { |site| site(site, profiles[site.id] || [], count: counts[site.id] || 0, photos: photos[site.id] || []) }
   end

@@ -27,6 +27,7 @@ module ReadingSerializer
       expected: expected(reading.record),
       assigned: assigned(reading)&.merge(estimate: assessment.estimate.given(reading.assigned).to_h),
       cautions: cautions(reading),
+      **palmful(reading.sample),
       photos: DescriptionSerializer.photos(reading, reading.pictures)
     }
   end
@@ -94,6 +95,25 @@ module ReadingSerializer
       clay: verdict["clay"],
       own_clay: verdict["own_clay"]
     }
+  end
+
+  # @param reading [Reading] of no horizon
+  # @return [Hash] schema QuickReading: its summary, and the palmful with where it was taken
+  def quick(reading)
+    { **summary(reading), **palmful(reading.sample) }
+  end
+
+  def palmful(sample)
+    {
+      sample: { id: sample.id, version: sample.lock_version, described: sample.seen, position: position(sample) },
+      site: sample.site && { id: sample.site.id, name: sample.site.name }
+    }
+  end
+
+  # @return [String, nil]
+  def position(sample)
+    place = sample.seen.values_at("latitude", "longitude")
+    Grittle::Entry::Position.new(*place).to_s if place.all?
   end
 
   # @return [Hash] every answer, ribbon and assignment, oldest first
@@ -209,5 +229,5 @@ module ReadingSerializer
   def entry(time, what, text, pen, standing:)
     { at: time.iso8601(3), what: what, text: text, pen: pen&.name, standing: standing }
   end
-  private_class_method :expectation, :offer
+  private_class_method :expectation, :offer, :palmful, :position
 end

@@ -122,6 +122,7 @@ require_relative "grittle/assessment"
 require_relative "grittle/record/verdict"
 require_relative "grittle/record/record"
 require_relative "grittle/profile/read_down"
+require_relative "grittle/side_by_side"
 
 # The entry points that everything outside the core goes through.
 module Grittle
@@ -193,6 +194,18 @@ module Grittle
   # @raise [InvalidInput]
   def self.beside(*profiles)
     Profile::Beside.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
+  end
+
+  # Up to six readings from anywhere, side by side.
+  # @param items [Array<Hash>] "name", "observations", "method" (FieldMethod), "named" (NamedClass or nil)
+  # @return [Hash{String=>Object}] see {SideBySide#to_h}
+  # @raise [InvalidInput]
+  def self.side_by_side(items)
+    made = items.map do |item|
+      assessment = assess(item["observations"], method: item["method"])
+      SideBySide::Item.new(name: item["name"], assessment: assessment, named: item["named"])
+    end
+    SideBySide.new(made).to_h
   end
 
   # @return [Array<Module>] the keys, each with ID, NAME, SYSTEM, SOURCE

@@ -157,12 +157,12 @@ RSpec.describe "what is described" do
                   increments: [{ from_cm: 30, to_cm: 60, condition: "fell_in" }]
                 })
       expect(shown[]["reading"]).to be_nil
-      expect(api_delete("/api/samples/#{sample['id']}?version=2")).to be_refused(422, nil, /has been textured/)
     end
 
-    it "can be taken away while nothing was textured" do
+    it "can be deleted, with its readings, and stays in the record" do
       sample = take({ upper_cm: 40 })["samples"].first
-      expect(api_delete("/api/samples/#{sample['id']}?version=0")["samples"]).to be_empty
+      api_post("/api/deletions", { of: "sample", of_id: sample["id"] })
+      expect(api_get("/api/profiles/#{profile.id}")["samples"]).to be_empty
       expect(Sample.find(sample["id"]).removed_at).not_to be_nil
     end
   end
@@ -235,7 +235,7 @@ RSpec.describe "what is described" do
     it "go from the page and stay in the record" do
       photo = upload(picture)
       expect(api_get("/api/profiles/#{profile.id}")["photos"].size).to eq 1
-      api_delete("/api/photos/#{photo['id']}")
+      api_post("/api/deletions", { of: "photo", of_id: photo["id"] })
       expect(api_get("/api/profiles/#{profile.id}")["photos"]).to be_empty
       expect(Photo.find(photo["id"]).removed_at).not_to be_nil
     end

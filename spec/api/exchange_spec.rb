@@ -104,13 +104,15 @@ RSpec.describe "the fieldbook on its way out and in" do
       kept = %w[lock_version created_at updated_at described fieldbook_id]
       # Follows from the rows that are there.
       kept += %w[verdict verdict_for classed speaks_id named class_system class_code open touched_at]
+      # Of this fieldbook alone: its bin, where a row came from, and the order of its list.
+      kept += %w[deletion_id file_import_id place]
       Exchange::Tables::ALL.each do |table|
         written = table.columns.map { |column| column.kind == :person ? "#{column.name}_id" : column.name }
         missing = table.model.column_names - written - kept
         expect(missing).to be_empty, "#{table.name}: #{missing}"
       end
-      tables = Exchange::Tables::ALL.map(&:name) + %w[observers fieldbooks kept_responses search_terms schema_migrations
-                                                      ar_internal_metadata]
+      own = %w[observers fieldbooks kept_responses search_terms deletions file_imports]
+      tables = Exchange::Tables::ALL.map(&:name) + own + %w[schema_migrations ar_internal_metadata]
       expect(ActiveRecord::Base.connection.tables - tables).to be_empty
     end
 

@@ -13,7 +13,8 @@ RSpec.describe "Every place" do
       "the schools" => "/readings/#{more}/schools",
       "the table" => "/profiles/#{tare}/table",
       "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
-      "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "taking in" => "/import",
+      "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
+      "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import BesideTray from './beside/BesideTray.vue'
+import DeleteDialog from './bin/DeleteDialog.vue'
+import DeletedNotice from './bin/DeletedNotice.vue'
 import GrainDefs from './drawing/GrainDefs.vue'
 import PageState from './shared/PageState.vue'
 import { useCatalogue } from './api/queries'
@@ -8,6 +11,11 @@ const catalogue = useCatalogue()
 
 <template>
   <GrainDefs v-if="catalogue.data.value" :names="catalogue.data.value.names" />
-  <RouterView v-if="catalogue.data.value" />
+  <template v-if="catalogue.data.value">
+    <RouterView />
+    <BesideTray />
+    <DeleteDialog />
+    <DeletedNotice />
+  </template>
   <PageState v-else :error="catalogue.error.value" @retry="catalogue.refetch()" />
 </template>

@@ -43,6 +43,25 @@ export const router = createRouter({
       meta: { title: 'Side by side' },
     },
     {
+      path: '/side-by-side',
+      name: 'side-by-side',
+      component: () => import('./beside/SideBySidePage.vue'),
+      meta: { title: 'Side by side' },
+    },
+    {
+      path: '/readings',
+      name: 'readings',
+      component: () => import('./palmfuls/QuickPage.vue'),
+      meta: { title: 'Quick readings' },
+    },
+    { path: '/bin', name: 'bin', component: () => import('./bin/BinPage.vue'), meta: { title: 'Bin' } },
+    {
+      path: '/settings',
+      name: 'settings',
+      component: () => import('./settings/SettingsPage.vue'),
+      meta: { title: 'Settings' },
+    },
+    {
       path: '/import',
       name: 'import',
       component: () => import('./exchange/ImportPage.vue'),

@@ -10,7 +10,7 @@ export const queryClient = new QueryClient({
 })
 
 type Sites = { sites: Schemas['Site'][]; page: number; pages: number; total: number; more: boolean }
-type Readings = { readings: Schemas['ReadingSummary'][]; page: number; pages: number; total: number }
+type Readings = { readings: Schemas['QuickReading'][]; page: number; pages: number; total: number }
 
 /**
  * The server writes into the page which catalogue it has, so that one that was loaded before is not asked for again.
@@ -27,21 +27,29 @@ export const workQuery = queryOptions({
 })
 /** What the fieldbook is searched for: a text, a class as SYSTEM:CODE, days, "1" for what is unfinished. */
 export type Wanted = { text: string; class: string; from: string; to: string; unfinished: string }
-export const sitesQuery = (page: number, wanted: Partial<Wanted> = {}) => {
-  const asked = new URLSearchParams({
-    page: String(page),
-    ...Object.fromEntries(Object.entries(wanted).filter(([, value]) => value)),
-  }).toString()
+const search = (page: number, wanted: Record<string, string | undefined>): string => {
+  const given = Object.entries(wanted).filter((entry): entry is [string, string] => !!entry[1])
+  return new URLSearchParams({ page: String(page), ...Object.fromEntries(given) }).toString()
+}
+/** The order of sites while nothing is looked for. */
+export type Sort = 'own' | 'name' | 'newest'
+export const sitesQuery = (page: number, wanted: Partial<Wanted> = {}, sort: Sort = 'own') => {
+  const asked = search(page, { ...wanted, sort: sort === 'own' ? '' : sort })
   return queryOptions({
     queryKey: ['sites', asked],
     queryFn: () => request<Sites>('GET', `/api/sites?${asked}`),
     placeholderData: keepPreviousData,
   })
 }
-export const quickQuery = queryOptions({
-  queryKey: ['readings', 'quick'],
-  queryFn: () => request<Readings>('GET', '/api/readings'),
-})
+/** Quick readings; near a position, the nearest first. */
+export const quickQuery = (page = 1, wanted: Partial<Wanted> & { near?: string } = {}) => {
+  const asked = search(page, wanted)
+  return queryOptions({
+    queryKey: ['readings', 'quick', asked],
+    queryFn: () => request<Readings>('GET', `/api/readings?${asked}`),
+    placeholderData: keepPreviousData,
+  })
+}
 export const profileQuery = (id: number) =>
   queryOptions({ queryKey: ['profile', id], queryFn: () => request<Profile>('GET', `/api/profiles/${id}`) })
 export const readingQuery = (id: number) =>

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { mainKey } from '@/api'
 import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useTray } from '@/beside/useTray'
+import { useBin } from '@/bin/useBin'
+import PalmfulDialog from '@/palmfuls/PalmfulDialog.vue'
 import SchoolStrip from '@/schools/SchoolStrip.vue'
 import ContradictionNotes from './ContradictionNotes.vue'
 import OverrideDialog from './OverrideDialog.vue'
@@ -18,6 +22,15 @@ const given = computed(() => reading.value.assigned)
 const proposals = computed(() => reading.value.proposals)
 const choosing = ref(false)
 const record = ref(false)
+const details = ref(false)
+const router = useRouter()
+const { ask } = useBin()
+const { has, full, toggle } = useTray()
+const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/readings'))
+const name = computed(() => {
+  const { horizon, profile, label, id } = reading.value
+  return horizon ? `${profile!.name} ${horizon.designation}` : (label ?? `Palmful ${id}`)
+})
 
 useBenchKeys((pressed) => {
   const offer = proposals.value[Number(pressed) - 1]
@@ -58,9 +71,25 @@ useBenchKeys((pressed) => {
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="key px-2" @click="choosing = true">Other class</button>
       <button type="button" class="key px-2" @click="record = true">The record</button>
+      <button
+        type="button"
+        class="key px-2"
+        :aria-pressed="has(reading.id)"
+        :disabled="full() && !has(reading.id)"
+        @click="toggle({ id: reading.id, name })"
+      >
+        Set beside
+      </button>
+      <button type="button" class="key px-2" @click="ask('reading', reading.id, () => void router.push(back))">
+        Delete
+      </button>
+      <button v-if="!reading.profile" type="button" class="key px-2 col-span-2" @click="details = true">
+        Name, place, photo
+      </button>
     </div>
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2 mt-1" />
     <OverrideDialog :open="choosing" @close="choosing = false" />
+    <PalmfulDialog v-if="details" :reading="reading" @close="details = false" />
     <RecordDialog v-if="record" :reading-id="reading.id" @close="record = false" />
   </section>
 </template>

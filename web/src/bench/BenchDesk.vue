@@ -4,6 +4,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionNote from '@/shared/CautionNote.vue'
+import { useDepths } from '@/shared/useDepths'
 import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
@@ -26,6 +27,7 @@ import VerdictPanel from './VerdictPanel.vue'
 import WhatNext from './WhatNext.vue'
 
 const router = useRouter()
+const { range } = useDepths()
 const bench = useBench()
 listenForBenchKeys()
 
@@ -40,8 +42,10 @@ const method = ref(false)
 
 const title = computed(() => reading.value.horizon?.designation ?? reading.value.label ?? 'Quick reading')
 const place = computed(() => {
-  const { horizon, profile } = reading.value
-  return horizon ? `${profile!.name}, ${horizon.upper_cm} to ${horizon.lower_cm} cm` : 'belongs to no site'
+  const { horizon, profile, site } = reading.value
+  return horizon
+    ? `${profile!.name}, ${range(horizon.upper_cm, horizon.lower_cm)}`
+    : (site?.name ?? 'belongs to no site')
 })
 const methodLine = computed(() => {
   const people = [
@@ -84,7 +88,7 @@ useBenchKeys((key) => {
         <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span
         ><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span
         ><span class="max-desk:sr-only block truncate font-normal text-pencil">{{
-          reading.profile?.name ?? 'Fieldbook'
+          reading.profile?.name ?? 'Quick readings'
         }}</span>
       </RouterLink>
       <p class="desk:hidden self-center leading-tight font-extrabold truncate">

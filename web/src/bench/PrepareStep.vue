@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import PalmfulDialog from '@/palmfuls/PalmfulDialog.vue'
 import ExpectDialog from './ExpectDialog.vue'
 import StepHeader from './StepHeader.vue'
 import { useAnswers } from './useAnswers'
@@ -18,6 +19,12 @@ const noticed = (name: string) => {
   return short.charAt(0).toUpperCase() + short.slice(1) + (said === undefined ? '' : `: ${word(name, said)}`)
 }
 const expecting = ref(false)
+const details = ref(false)
+/** Where colour and smell of the horizon are written down. */
+const card = computed(() => {
+  const { horizon, profile } = bench.reading.value!
+  return horizon && profile ? `/profiles/${profile.id}/horizons/${horizon.id}` : null
+})
 const expected = computed(() => bench.reading.value!.expected)
 const clods = computed(() =>
   step.value.tests.map((name, row) => {
@@ -103,6 +110,10 @@ useBenchKeys((key) => {
       >
         {{ noticed(name) }}
       </button>
+      <RouterLink v-if="card" :to="card" class="key px-3 text-lg">Colour, smell, organic matter</RouterLink>
+      <button v-else-if="!bench.reading.value!.profile" type="button" class="key px-3 text-lg" @click="details = true">
+        Name, colour, smell, place
+      </button>
     </div>
     <dl class="grid desk:grid-cols-2 gap-x-6 gap-y-2 border-y-[1.5px] border-ink py-2">
       <div class="flex items-center justify-between gap-3">
@@ -135,6 +146,7 @@ useBenchKeys((key) => {
         </dd>
       </div>
     </dl>
+    <PalmfulDialog v-if="details" :reading="bench.reading.value!" @close="details = false" />
     <ExpectDialog :open="expecting" @close="expecting = false" />
   </div>
 </template>

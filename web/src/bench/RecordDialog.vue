@@ -12,7 +12,7 @@ const { data } = useQuery({
   queryFn: () => request<{ entries: Entry[] }>('GET', `/api/readings/${props.readingId}/history`),
   staleTime: 0,
 })
-const time = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'medium' })
+const time = (at: string) => new Date(at).toLocaleString(undefined, { dateStyle: 'short', timeStyle: 'medium' })
 </script>
 
 <template>

@@ -2,11 +2,13 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Reading } from '@/api'
-import { fillOf } from '@/drawing/grain'
+import ProfileColumn from '@/drawing/ProfileColumn.vue'
 import { linear } from '@/drawing/scale'
+import { useDepths } from '@/shared/useDepths'
 
 // The profile at the side of the bench: which layer is in the hand, and what the others were.
 const props = defineProps<{ reading: Reading }>()
+const { unit, show } = useDepths()
 const box = useTemplateRef('box')
 const { height } = useElementSize(box)
 const X = 50
@@ -20,6 +22,7 @@ const layers = computed(() =>
     return { ...horizon, top, bottom, middle: (top + bottom) / 2, here: horizon.id === props.reading.horizon?.id }
   }),
 )
+const others = computed(() => layers.value.filter(({ here }) => !here).map((l) => ({ ...l, named: l })))
 const marks = computed(() => {
   let last = -Infinity
   const depths = [...new Set(props.reading.horizons.flatMap(({ upper_cm, lower_cm }) => [upper_cm, lower_cm]))].sort(
@@ -40,32 +43,21 @@ const arrow = (top: number, bottom: number) =>
 <template>
   <aside ref="box" class="relative overflow-hidden" aria-label="Profile">
     <svg width="104" :height="height" class="absolute inset-0" role="img" :aria-label="label">
-      <text x="6" y="24" font-size="20" class="pencil">cm</text>
-      <g v-for="l in layers" :key="l.id">
-        <template v-if="!l.here">
-          <rect :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" class="ground" />
-          <rect v-if="l.code" :x="X" :y="l.top" :width="WIDTH" :height="l.bottom - l.top" :fill="fillOf(l, true)" />
-          <rect
-            :x="X"
-            :y="l.top"
-            :width="WIDTH"
-            :height="l.bottom - l.top"
-            :class="l.code ? 'inked' : 'undone'"
-            style="stroke-width: 1.5"
-          />
-          <text
-            v-if="l.bottom - l.top > 20"
-            :x="X + WIDTH / 2"
-            :y="l.middle + 7"
-            text-anchor="middle"
-            font-size="20"
-            font-weight="640"
-            class="halo-leaf"
-          >
-            {{ l.designation }}
-          </text>
-        </template>
-      </g>
+      <text x="6" y="24" font-size="20" class="pencil">{{ unit }}</text>
+      <ProfileColumn :layers="others" :x="X" :width="WIDTH" :y="y" :line="1.5" fine />
+      <template v-for="l in others" :key="l.id">
+        <text
+          v-if="l.bottom - l.top > 20"
+          :x="X + WIDTH / 2"
+          :y="l.middle + 7"
+          text-anchor="middle"
+          font-size="20"
+          font-weight="640"
+          class="halo-leaf"
+        >
+          {{ l.designation }}
+        </text>
+      </template>
       <g v-for="l in layers.filter(({ here }) => here)" :key="`here-${l.id}`">
         <path class="here" :d="arrow(l.top, l.bottom)" />
         <text
@@ -81,7 +73,7 @@ const arrow = (top: number, bottom: number) =>
       </g>
       <g v-for="m in marks" :key="m.cm">
         <path class="hair" :d="`M${X - 7} ${m.y}h7`" />
-        <text :x="X - 10" :y="m.y + 7" text-anchor="end" font-size="20" class="pencil">{{ m.cm }}</text>
+        <text :x="X - 10" :y="m.y + 7" text-anchor="end" font-size="20" class="pencil">{{ show(m.cm) }}</text>
       </g>
     </svg>
   </aside>

@@ -35,14 +35,14 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   // Where the key has ended early, at sand or loamy sand, the next step is to assign.
   const ended = computed(() => bench.step.value === reading.value.ended_at)
   const next = computed(() => (ended.value ? steps.value.at(-1) : steps.value[index.value + 1]))
-  const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/'))
+  const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/readings'))
   const going = ref(false)
 
   const said = computed(() => {
     const typed = bench.pending.value
     if (next.value) return typed ? `Keep ${typed.name}, ${NEXT[next.value.id]}` : `Next: ${NEXT[next.value.id]}`
     if (reading.value.next_horizon) return `Go on with ${reading.value.next_horizon.designation}`
-    return reading.value.profile ? 'See the section' : 'To the fieldbook'
+    return reading.value.profile ? 'See the section' : 'To the quick readings'
   })
 
   /** To the step behind this one, whatever the key said before its answer. */

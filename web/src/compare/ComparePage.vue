@@ -4,8 +4,9 @@ import { useElementSize, useWindowSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { request, sitesQuery, useProfile, type Profile } from '@/api'
-import { fillOf } from '@/drawing/grain'
-import { linear, niceStep } from '@/drawing/scale'
+import ProfileColumn from '@/drawing/ProfileColumn.vue'
+import { linear } from '@/drawing/scale'
+import { useDepths } from '@/shared/useDepths'
 import PageState from '@/shared/PageState.vue'
 
 // Two profiles on one depth scale, and what differs between them, depth by depth.
@@ -40,6 +41,7 @@ const beside = useQuery(
 const choose = (side: 'left' | 'right', id: string) =>
   router.replace({ query: { left: String(leftId.value), right: String(rightId.value), [side]: id } })
 
+const { unit, show, ticks } = useDepths()
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const { height: windowHeight } = useWindowSize()
@@ -50,10 +52,6 @@ const depth = computed(() =>
 )
 const height = computed(() => Math.max(windowHeight.value - 330, 380))
 const y = computed(() => linear(0, depth.value, 34, height.value - 14))
-const ticks = computed(() => {
-  const step = niceStep(depth.value, height.value - 40, 46)
-  return Array.from({ length: Math.floor(depth.value / step + 1e-9) + 1 }, (_, i) => i * step)
-})
 const TAPE = 46
 const each = computed(() => (width.value - TAPE) / 2)
 const column = computed(() => (phone.value ? 52 : 120))
@@ -115,36 +113,15 @@ const label = computed(() =>
           role="img"
           :aria-label="label"
         >
-          <text x="0" y="16" font-size="16" font-weight="640">cm</text>
-          <g v-for="cm in ticks" :key="cm">
+          <text x="0" y="16" font-size="16" font-weight="640">{{ unit }}</text>
+          <g v-for="cm in ticks(depth, height - 40, 46)" :key="cm">
             <path class="feint" :d="`M${TAPE} ${y(cm)}H${width}`" />
-            <text :x="TAPE - 8" :y="y(cm) + 5" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text>
+            <text :x="TAPE - 8" :y="y(cm) + 5" text-anchor="end" font-size="16" class="pencil">{{ show(cm) }}</text>
           </g>
           <g v-for="(p, side) in pair" :key="side" :data-side="p.name">
             <text :x="x(side)" y="18" font-size="20" font-weight="800">{{ p.name }}</text>
+            <ProfileColumn :layers="p.horizons" :x="x(side)" :width="column" :y="y" />
             <g v-for="(h, i) in p.horizons" :key="h.id">
-              <rect
-                class="ground"
-                :x="x(side)"
-                :y="y(h.upper_cm)"
-                :width="column"
-                :height="y(h.lower_cm) - y(h.upper_cm)"
-              />
-              <rect
-                v-if="h.named && h.named.kind !== 'no_texture'"
-                :fill="fillOf(h.named)"
-                :x="x(side)"
-                :y="y(h.upper_cm)"
-                :width="column"
-                :height="y(h.lower_cm) - y(h.upper_cm)"
-              />
-              <rect
-                :class="h.named ? 'inked' : 'undone'"
-                :x="x(side)"
-                :y="y(h.upper_cm)"
-                :width="column"
-                :height="y(h.lower_cm) - y(h.upper_cm)"
-              />
               <rect
                 v-if="h.moist_colour"
                 class="inked"

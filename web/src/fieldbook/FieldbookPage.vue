@@ -2,28 +2,40 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { forgetLists, quickQuery, request, sitesQuery, workQuery, type Reading, type Site, type Wanted } from '@/api'
+import {
+  forgetLists,
+  quickQuery,
+  request,
+  sitesQuery,
+  workQuery,
+  type Reading,
+  type Site,
+  type Sort,
+  type Wanted,
+} from '@/api'
+import { useLocalStorage, useMediaQuery } from '@vueuse/core'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
 import WaitingNote from '@/outbox/WaitingNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import PageState from '@/shared/PageState.vue'
-import { useTheme } from '@/shared/useTheme'
+import PageTurner from '@/shared/PageTurner.vue'
 import ContinueKey from './ContinueKey.vue'
 import LandView from './LandView.vue'
+import ListView from './ListView.vue'
 import ProfileDialog from './ProfileDialog.vue'
 import QuickReadings from './QuickReadings.vue'
 import SearchBar from './SearchBar.vue'
 import SiteDialog from './SiteDialog.vue'
 
 const router = useRouter()
-const { theme, toggle } = useTheme()
 const page = ref(1)
 const wanted = ref<Wanted>({ text: '', class: '', from: '', to: '', unfinished: '' })
 const searching = computed(() => Object.values(wanted.value).some(Boolean))
 watch(wanted, () => (page.value = 1))
-const sites = useQuery(computed(() => sitesQuery(page.value, wanted.value)))
+const sort = useLocalStorage<Sort>('grittle.sort', 'own')
+const sites = useQuery(computed(() => sitesQuery(page.value, wanted.value, sort.value)))
 const work = useQuery(workQuery)
-const quick = useQuery(quickQuery)
+const quick = useQuery(quickQuery())
 
 const list = computed(() => sites.data.value?.sites ?? [])
 const profiles = computed(() => list.value.flatMap((site) => site.profiles))
@@ -33,6 +45,10 @@ const textured = computed(() => horizons.value.filter(({ code }) => code).length
 const inAll = computed(() => list.value.reduce((sum, { profile_count }) => sum + profile_count, 0))
 const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`
 
+// A phone has no room for the land: there the list leads, until somebody wants the land.
+const phone = useMediaQuery('(max-width: 720px)')
+const view = useLocalStorage<'land' | 'list' | null>('grittle.view', null)
+const listed = computed(() => (view.value ?? (phone.value ? 'list' : 'land')) === 'list')
 const siteDialog = ref<Site | 'new' | null>(null)
 const exporting = ref(false)
 const profileSite = ref<Site | null>(null)
@@ -65,10 +81,13 @@ function addProfile(site: Site): void {
 
 <template>
   <PageState v-if="!sites.data.value" :error="sites.error.value" @retry="sites.refetch()" />
-  <div v-else class="desk:grid desk:grid-cols-[292px_minmax(0,1fr)] min-h-dvh text-lg">
+  <div
+    v-else
+    class="desk:grid desk:grid-cols-[292px_minmax(0,1fr)] desk:grid-rows-[auto_1fr] min-h-dvh text-lg content-start"
+  >
     <aside
       aria-label="Start"
-      class="bg-leaf p-6 flex flex-col gap-4 desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink"
+      class="bg-leaf p-4 desk:p-6 desk:pb-2 flex flex-col gap-3 desk:gap-4 desk:border-r-[2.5px] border-ink"
     >
       <p class="flex items-center gap-3 text-4xl font-extrabold tracking-tight -ml-1"><MarkGrittle />Grittle</p>
       <ContinueKey
@@ -77,23 +96,16 @@ function addProfile(site: Site): void {
         :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)"
         @go="goOn"
       />
-      <p v-else class="border-2 border-dashed border-rule p-4 text-pencil">Nothing is unfinished.</p>
-      <button type="button" class="key min-h-[68px] text-2xl font-extrabold" @click="begin(null)">Quick reading</button>
-      <p class="text-pencil -mt-2">A palmful from anywhere. It needs no site.</p>
+      <p v-else class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">Nothing is unfinished.</p>
+      <button type="button" class="key desk:min-h-[68px] text-2xl font-extrabold" @click="begin(null)">
+        Quick reading
+      </button>
+      <p class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <QuickReadings
-        v-if="quick.data.value?.total"
-        :readings="quick.data.value.readings"
-        :total="quick.data.value.total"
-      />
-      <RouterLink to="/triangle" class="key">Triangle</RouterLink>
-      <RouterLink to="/tests" class="key">Tests</RouterLink>
-      <div class="mt-auto pt-4 flex items-center justify-between gap-2 border-t-[1.5px] border-ink">
-        <span class="text-pencil text-base">Kept on this machine</span>
-        <button type="button" class="key key-desk" @click="toggle">{{ theme === 'dusk' ? 'Light' : 'Dark' }}</button>
-      </div>
     </aside>
-    <main class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col">
+    <main
+      class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col desk:col-start-2 desk:row-start-1 desk:row-span-2 max-desk:border-t-[2.5px] border-ink"
+    >
       <WaitingNote />
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
@@ -117,8 +129,30 @@ function addProfile(site: Site): void {
         </div>
       </header>
       <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
+      <div v-if="list.length" class="flex flex-wrap gap-2 items-center mt-3">
+        <div role="group" aria-label="View" class="flex gap-2">
+          <button type="button" class="key key-desk" :aria-pressed="!listed" @click="view = 'land'">Land</button>
+          <button type="button" class="key key-desk" :aria-pressed="listed" @click="view = 'list'">List</button>
+        </div>
+        <label v-if="!searching && sites.data.value.total > 1" class="flex items-center gap-2 ml-auto">
+          <span class="text-base font-semibold">Order</span
+          ><select v-model="sort" class="field !min-h-11 !text-base !px-2 !w-40" @change="page = 1">
+            <option value="own">As I put them</option>
+            <option value="name">By name</option>
+            <option value="newest">Newest first</option>
+          </select></label
+        >
+      </div>
+      <ListView
+        v-if="list.length && listed"
+        :sites="list"
+        :here="work.data.value?.work?.profile_id"
+        :movable="sort === 'own' && !searching"
+        @add-profile="profileSite = $event"
+        @open="siteDialog = $event"
+      />
       <LandView
-        v-if="list.length"
+        v-else-if="list.length"
         :sites="list"
         :here="work.data.value?.work?.profile_id"
         @add-profile="profileSite = $event"
@@ -136,14 +170,25 @@ function addProfile(site: Site): void {
         <p>Add a site, then the first pit or auger hole in it.</p>
         <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
       </div>
-      <nav v-if="sites.data.value.pages > 1" aria-label="Pages of sites" class="flex gap-2 mt-6 items-center">
-        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Previous</button>
-        <span>{{ page }} of {{ sites.data.value.pages }}</span>
-        <button type="button" class="key key-desk" :disabled="page === sites.data.value.pages" @click="page++">
-          Next
-        </button>
-      </nav>
+      <PageTurner v-model="page" :pages="sites.data.value.pages" what="sites" class="mt-6" />
     </main>
+    <aside
+      aria-label="More"
+      class="bg-leaf p-4 desk:px-6 desk:pt-0 flex flex-col gap-3 desk:gap-4 desk:border-r-[2.5px] max-desk:border-t-[2.5px] border-ink desk:col-start-1 desk:row-start-2"
+    >
+      <QuickReadings
+        v-if="quick.data.value?.total"
+        :readings="quick.data.value.readings"
+        :total="quick.data.value.total"
+      />
+      <div class="grid grid-cols-2 gap-2">
+        <RouterLink to="/triangle" class="key">Triangle</RouterLink>
+        <RouterLink to="/tests" class="key">Tests</RouterLink>
+        <RouterLink to="/settings" class="key">Settings</RouterLink>
+        <RouterLink to="/bin" class="key">Bin</RouterLink>
+      </div>
+      <p class="mt-auto pt-2 text-pencil text-base border-t-[1.5px] border-ink">Kept on this machine</p>
+    </aside>
     <SiteDialog
       v-if="siteDialog"
       :site="siteDialog === 'new' ? null : siteDialog"

@@ -2,13 +2,15 @@
 import { useElementSize, useWindowSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useWords, type Site } from '@/api'
-import { fillOf } from '@/drawing/grain'
+import ProfileColumn from '@/drawing/ProfileColumn.vue'
+import { useDepths } from '@/shared/useDepths'
 import { groundLine, layOut, standing, type Plot, type Row } from './land'
 
 // The land is the list: each profile hangs from the ground where it was dug, all to one depth scale.
 const props = defineProps<{ sites: Site[]; here?: number | null }>()
 defineEmits<{ addProfile: [site: Site]; open: [site: Site] }>()
 const words = useWords()
+const { show, ticks } = useDepths()
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 
@@ -39,7 +41,9 @@ const bottom = (plot: Plot) =>
   y(plot.ground) +
   (plot.profile ? Math.max(...plot.profile.horizons.map(({ lower_cm }) => lower_cm), 30) : 50) * perCm.value
 const height = (row: Row) => Math.max(...row.plots.map(bottom)) + FOOT
-const depths = computed(() => [50, 100, 150, 200, 300].filter((cm) => cm < deepest.value))
+const depths = computed(() =>
+  ticks(deepest.value, deepest.value * perCm.value, 60).filter((cm) => cm > 0 && cm < deepest.value),
+)
 const landform = (site: Site) => words.value.landforms.find(({ value }) => value === site.landform)?.name.toLowerCase()
 const left = (plot: Plot) => plot.x + 16
 const wooded = (plot: Plot) =>
@@ -74,7 +78,7 @@ const grass = (plot: Plot) => {
             class="halo pencil"
             style="stroke-width: 5px"
           >
-            {{ cm }}
+            {{ show(cm) }}
           </text>
         </g>
         <path v-for="plot in row.plots" :key="`grass-${plot.x}`" class="hair" :d="grass(plot)" />
@@ -99,31 +103,14 @@ const grass = (plot: Plot) => {
             :height="bottom(plot) - y(plot.ground) + 9"
             style="stroke-width: 2.5"
           />
-          <g v-for="h in plot.profile?.horizons" :key="h.id">
-            <rect
-              class="ground"
-              :x="left(plot)"
-              :y="y(plot.ground) + h.upper_cm * perCm"
-              :width="COLUMN"
-              :height="(h.lower_cm - h.upper_cm) * perCm"
-            />
-            <rect
-              v-if="h.code"
-              :fill="fillOf({ code: h.code, system: h.system! }, true)"
-              :x="left(plot)"
-              :y="y(plot.ground) + h.upper_cm * perCm"
-              :width="COLUMN"
-              :height="(h.lower_cm - h.upper_cm) * perCm"
-            />
-            <rect
-              :class="h.code ? 'inked' : 'undone'"
-              style="stroke-width: 1.5"
-              :x="left(plot)"
-              :y="y(plot.ground) + h.upper_cm * perCm"
-              :width="COLUMN"
-              :height="(h.lower_cm - h.upper_cm) * perCm"
-            />
-          </g>
+          <ProfileColumn
+            :layers="(plot.profile?.horizons ?? []).map((h) => ({ ...h, named: h }))"
+            :x="left(plot)"
+            :width="COLUMN"
+            :y="(cm) => y(plot.ground) + cm * perCm"
+            :line="1.5"
+            fine
+          />
           <rect
             v-if="!plot.profile?.horizons.length"
             class="undone"

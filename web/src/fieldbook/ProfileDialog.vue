@@ -1,33 +1,47 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
-import { useWords, type Profile, type Schemas, type Site } from '@/api'
+import { request, useWords, type Profile, type Schemas, type Site } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import MethodFields from '@/shared/MethodFields.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import { useForm } from '@/shared/useForm'
 import ExposureFields from './ExposureFields.vue'
+import { useHabits } from './useHabits'
 
 const props = defineProps<{ site: Site }>()
 defineEmits<{ close: [] }>()
 const router = useRouter()
 const words = useWords()
-// Who works and how they measure rarely changes from pit to pit.
-const METHOD = Object.fromEntries(
-  words.value.method.map(({ name, default: usual }) => [name, usual]),
-) as Schemas['Method']
-const habits = useLocalStorage('grittle.habits', { hand: '', pen: '', ...METHOD }, { mergeDefaults: true })
-const form = ref({ name: `${props.site.name} ${props.site.profiles.length + 1}`, kind: 'pit', ...habits.value })
+const { habits, usual } = useHabits()
+const { data: settings } = useQuery({
+  queryKey: ['settings'],
+  queryFn: () => request<Schemas['Settings']>('GET', '/api/settings'),
+})
+const form = ref({
+  name: `${props.site.name} ${props.site.profiles.length + 1}`,
+  kind: 'pit',
+  ...usual,
+  ...habits.value,
+})
+// What this device has no habit of is as the fieldbook's settings have it.
+watch(
+  settings,
+  (found) => {
+    if (!found) return
+    form.value = { ...form.value, ...found, hand: found.hand ?? '', pen: found.pen ?? '', ...habits.value }
+  },
+  { immediate: true },
+)
 const { saving, at, general, send } = useForm<Profile>()
 const FIELDS = ['name', 'kind', 'hand', 'pen']
 
 async function save(): Promise<void> {
   const profile = await send('POST', `/api/sites/${props.site.id}/profiles`, form.value)
   if (!profile) return
-  habits.value = Object.fromEntries(
-    Object.keys(habits.value).map((name) => [name, form.value[name as keyof typeof form.value]]),
-  ) as typeof habits.value
+  const kept = Object.keys(usual) as (keyof typeof usual)[]
+  habits.value = Object.fromEntries(kept.map((name) => [name, form.value[name]]))
   void router.push(`/profiles/${profile.id}`)
 }
 </script>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { ReadingSummary } from '@/api'
+import { shortDay } from '@/shared/dates'
 
 // Palmfuls that belong to no site, newest first.
 defineProps<{ readings: ReadingSummary[]; total: number }>()
 const SHOWN = 4
-const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
 </script>
 
 <template>
@@ -16,13 +16,15 @@ const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'num
           :to="`/readings/${r.id}`"
           class="flex justify-between items-center gap-3 min-h-14 no-underline leading-tight"
         >
-          <span class="font-semibold min-w-0">{{ r.label ?? `Of ${day(r.started_at)}` }}</span>
+          <span class="font-semibold min-w-0">{{ r.label ?? `Of ${shortDay(r.started_at)}` }}</span>
           <span class="text-right shrink-0" :class="r.assigned ? '' : 'text-pencil'">{{
             r.assigned?.name ?? 'no class yet'
           }}</span>
         </RouterLink>
       </li>
     </ul>
-    <p v-if="total > SHOWN" class="text-pencil pt-1">and {{ total - SHOWN }} older</p>
+    <RouterLink to="/readings" class="min-h-11 grid content-center font-semibold">{{
+      total > SHOWN ? `All ${total} quick readings` : 'Name, describe, set beside'
+    }}</RouterLink>
   </section>
 </template>

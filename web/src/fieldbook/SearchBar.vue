@@ -4,6 +4,10 @@ import { computed, ref } from 'vue'
 import { useWords, type Wanted } from '@/api'
 
 // What is looked for in the fieldbook: a text, a class that was given, days, and what is left to do.
+withDefaults(defineProps<{ unfinished?: boolean; placeholder?: string }>(), {
+  unfinished: true,
+  placeholder: 'Name, note, horizon, class',
+})
 const model = defineModel<Wanted>({ required: true })
 const words = useWords()
 const text = ref(model.value.text)
@@ -24,13 +28,13 @@ function clear(): void {
       >Search<input
         v-model="text"
         type="search"
-        class="field !min-h-11 !text-base !px-2 w-full min-w-0"
-        placeholder="Name, note, horizon, class"
+        class="field font-normal !min-h-11 !text-base !px-2 w-full min-w-0"
+        :placeholder="placeholder"
         @input="later()"
     /></label>
     <label class="grid gap-0.5 text-base font-semibold"
       >Class<select
-        class="field !min-h-11 !text-base !px-2 !w-36"
+        class="field font-normal !min-h-11 !text-base !px-2 !w-36"
         :value="model.class"
         @change="set({ class: ($event.target as HTMLSelectElement).value })"
       >
@@ -43,18 +47,19 @@ function clear(): void {
     <label class="grid gap-0.5 text-base font-semibold"
       >From<input
         type="date"
-        class="field !min-h-11 !text-base !px-2 !w-38"
+        class="field font-normal !min-h-11 !text-base !px-2 !w-38"
         :value="model.from"
         @change="set({ from: ($event.target as HTMLInputElement).value })"
     /></label>
     <label class="grid gap-0.5 text-base font-semibold"
       >To<input
         type="date"
-        class="field !min-h-11 !text-base !px-2 !w-38"
+        class="field font-normal !min-h-11 !text-base !px-2 !w-38"
         :value="model.to"
         @change="set({ to: ($event.target as HTMLInputElement).value })"
     /></label>
     <button
+      v-if="unfinished"
       type="button"
       class="key key-desk"
       :aria-pressed="model.unfinished === '1'"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { LocateFixed } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { request, useWords, type Schemas, type Site } from '@/api'
+import { useWords, type Site } from '@/api'
+import { useBin } from '@/bin/useBin'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import { changes, written } from '@/shared/described'
@@ -11,6 +12,7 @@ import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
+import { useGps } from '@/shared/useGps'
 
 // A new site, or all that is written down of one.
 const props = defineProps<{ site?: Site | null }>()
@@ -28,8 +30,8 @@ const before = written(fields.value, props.site?.described)
 const described = ref({ ...before })
 const sending = useForm<Site>()
 const { saving, conflict, at, general, send } = sending
-const said = ref('')
-const trouble = ref('')
+const { said, trouble, locate } = useGps()
+const { ask } = useBin()
 const FIELDS = ['name', 'note', 'position', 'landform']
 const fieldError = (name: string) => at(`described/${name}`)
 const unplaced = computed(() => general([...FIELDS, ...fields.value.map(({ name }) => `described/${name}`)]))
@@ -46,24 +48,17 @@ async function save(): Promise<void> {
   if (site) emit('made', site)
 }
 /** The mean of the receiver's fixes goes into the fields, to be seen before it is saved. */
-async function locate(): Promise<void> {
-  said.value = 'Listening to the receiver'
-  trouble.value = ''
-  try {
-    const here = await request<Schemas['Position']>('POST', '/api/positions/here', {})
-    described.value = {
-      ...described.value,
-      latitude: String(here.latitude),
-      longitude: String(here.longitude),
-      accuracy_m: String(here.accuracy_m ?? ''),
-      elevation_m: String(here.elevation_m ?? ''),
-    }
-    form.value.position = ''
-    said.value = `${here.text}: ${here.fixes} fixes, spread ${here.accuracy_m} m${here.refused ? `, ${here.refused} damaged ${here.refused === 1 ? 'sentence' : 'sentences'} refused` : ''}.`
-  } catch (error) {
-    said.value = ''
-    trouble.value = (error as Error).message
+async function useReceiver(): Promise<void> {
+  const here = await locate()
+  if (!here) return
+  described.value = {
+    ...described.value,
+    latitude: String(here.latitude),
+    longitude: String(here.longitude),
+    accuracy_m: String(here.accuracy_m ?? ''),
+    elevation_m: String(here.elevation_m ?? ''),
   }
+  form.value.position = ''
 }
 </script>
 
@@ -86,7 +81,9 @@ async function locate(): Promise<void> {
           :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'"
           :error="at('position')"
         />
-        <button type="button" class="key desk:mt-8" @click="locate"><LocateFixed aria-hidden="true" />Use GPS</button>
+        <button type="button" class="key desk:mt-8" @click="useReceiver">
+          <LocateFixed aria-hidden="true" />Use GPS
+        </button>
       </div>
       <p v-if="said" role="status" class="text-pencil">{{ said }}</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
@@ -109,6 +106,9 @@ async function locate(): Promise<void> {
         <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download
           >Package of this site</a
         >
+        <button v-if="site" class="key" type="button" @click="ask('site', site.id, () => emit('close'))">
+          Delete site
+        </button>
       </div>
     </form>
   </SheetDialog>

@@ -7,9 +7,12 @@ import { readingQuery, useWords } from '@/api'
 import { linear } from '@/drawing/scale'
 import PageState from '@/shared/PageState.vue'
 import { schoolsOf, type School } from './schools'
+import { day } from '@/shared/dates'
+import { useDepths } from '@/shared/useDepths'
 
 // The fuller comparison behind the strip, made to be printed: the same observations, answered by every school.
 const props = defineProps<{ id: number }>()
+const { range } = useDepths()
 const router = useRouter()
 const words = useWords()
 const query = useQuery({ ...readingQuery(props.id), staleTime: 0 })
@@ -29,7 +32,7 @@ const x = linear(0, 80, 8, 552)
 const title = computed(() => {
   const { horizon, profile, label } = reading.value!
   return horizon
-    ? `${profile!.name}, ${horizon.designation}, ${horizon.upper_cm} to ${horizon.lower_cm} cm`
+    ? `${profile!.name}, ${horizon.designation}, ${range(horizon.upper_cm, horizon.lower_cm)}`
     : (label ?? 'Quick reading')
 })
 const facts = computed(() => {
@@ -37,7 +40,7 @@ const facts = computed(() => {
   return [
     hand && `textured by ${hand}`,
     pen && `recorded by ${pen}`,
-    new Date(started_at).toLocaleDateString('en-GB'),
+    day(started_at),
     ribbons.length && `ribbons ${ribbons.map(({ length_mm }) => Math.round(length_mm)).join(', ')} mm`,
     `rules ${assessment.value.rules_version}`,
   ]

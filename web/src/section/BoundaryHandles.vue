@@ -2,6 +2,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Horizon } from '@/api'
+import { useDepths } from '@/shared/useDepths'
 
 // The column as something to work on: a boundary is dragged or moved by the arrow keys, a horizon is split where it is
 // pressed. Depths snap to whole cm.
@@ -13,6 +14,7 @@ const props = defineProps<{
   width: number
   height: number
 }>()
+const { unit, show } = useDepths()
 const emit = defineEmits<{ move: [horizon: Horizon, cm: number]; split: [horizon: Horizon, cm: number] }>()
 
 const HANDLE = 22 // px, above the least size of a target; the keys move it too
@@ -96,7 +98,7 @@ function split(horizon: Horizon, event: MouseEvent): void {
       :aria-valuenow="h.now"
       :aria-valuemin="h.least"
       :aria-valuemax="h.most"
-      :aria-valuetext="`${h.now} cm`"
+      :aria-valuetext="`${show(h.now)} ${unit}`"
       @pointerdown="grab(h, $event)"
       @pointermove="drag(h, $event)"
       @pointerup="done"
@@ -106,7 +108,9 @@ function split(horizon: Horizon, event: MouseEvent): void {
       <path class="inked" style="stroke-width: 3" :d="`M${x + 8} ${h.y - 3}h14M${x + 8} ${h.y + 3}h14`" />
       <template v-if="moving?.id === h.horizon.id">
         <path class="key-region" :d="`M${x} ${h.y}H${x + width}`" />
-        <text class="halo-leaf" font-size="17" font-weight="800" :x="x + 30" :y="h.y - 6">{{ h.now }} cm</text>
+        <text class="halo-leaf" font-size="17" font-weight="800" :x="x + 30" :y="h.y - 6">
+          {{ show(h.now) }} {{ unit }}
+        </text>
       </template>
     </g>
   </svg>

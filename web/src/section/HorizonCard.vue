@@ -9,9 +9,11 @@ import PhotoStrip from '@/shared/PhotoStrip.vue'
 import CardConflict from './CardConflict.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import { heldBy, useCard } from './useCard'
+import { useDepths } from '@/shared/useDepths'
 
 // One horizon at the pit: large keys, one answer each, kept as it is given. The column at the side says where you are.
 const props = defineProps<{ id: number; horizonId: number }>()
+const { range } = useDepths()
 const router = useRouter()
 const words = useWords()
 const { data: profile, error, refetch } = useProfile(() => props.id)
@@ -88,7 +90,7 @@ function closed(): void {
           @click="editing = 'this'"
         >
           <span class="sr-only">Change </span>{{ horizon.designation
-          }}<span class="text-xl font-normal pl-3">{{ horizon.upper_cm }} to {{ horizon.lower_cm }} cm</span>
+          }}<span class="text-xl font-normal pl-3">{{ range(horizon.upper_cm, horizon.lower_cm) }}</span>
         </button>
       </h1>
       <p role="status" class="text-pencil text-lg" data-saved>

@@ -3,9 +3,12 @@ import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import FormConflict from '@/shared/FormConflict.vue'
-import { changes, numberOr } from '@/shared/described'
+import { changes } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
+import { useTray } from '@/beside/useTray'
+import { useBin } from '@/bin/useBin'
+import { useDepths } from '@/shared/useDepths'
 import { useForm } from '@/shared/useForm'
 
 // A new horizon below the last, or a changed one. The server says what does not fit.
@@ -23,22 +26,25 @@ const emit = defineEmits<{
 }>()
 const below = computed(() => props.profile.horizons.find(({ upper_cm }) => upper_cm === props.horizon?.lower_cm))
 const words = useWords()
-const deepest = () => String(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
+const { unit: depthUnit, show: depth, toCm } = useDepths()
+const { ask } = useBin()
+const { toggle, has, full } = useTray()
+const deepest = () => depth(Math.max(0, ...props.profile.horizons.map(({ lower_cm }) => lower_cm)))
 const SEEN = { moist_colour: '', dry_colour: '', boundary: '' }
 const form = ref(
   props.horizon
     ? {
         designation: props.horizon.designation,
-        upper_cm: String(props.horizon.upper_cm),
-        lower_cm: String(props.horizon.lower_cm),
+        upper_cm: depth(props.horizon.upper_cm),
+        lower_cm: depth(props.horizon.lower_cm),
         moist_colour: props.horizon.moist_colour?.notation ?? '',
         dry_colour: props.horizon.dry_colour?.notation ?? '',
         boundary: props.horizon.boundary ?? '',
       }
     : {
         designation: '',
-        upper_cm: props.gap ? String(props.gap.upper_cm) : deepest(),
-        lower_cm: props.gap ? String(props.gap.lower_cm) : '',
+        upper_cm: props.gap ? depth(props.gap.upper_cm) : deepest(),
+        lower_cm: props.gap ? depth(props.gap.lower_cm) : '',
         ...SEEN,
       },
 )
@@ -63,7 +69,7 @@ const title = computed(() => (props.horizon ? `Change ${props.horizon.designatio
 async function save(another: boolean): Promise<void> {
   const written = props.horizon ? changes(form.value, start) : form.value
   const body = Object.fromEntries(
-    Object.entries(written).map(([name, value]) => [name, name.endsWith('_cm') ? numberOr(value) : value]),
+    Object.entries(written).map(([name, value]) => [name, name.endsWith('_cm') ? toCm(value) : value]),
   )
   const saved = props.horizon
     ? await send('PATCH', `/api/horizons/${props.horizon.id}`, { ...body, version: props.horizon.version })
@@ -86,8 +92,20 @@ async function save(another: boolean): Promise<void> {
         :error="at('designation')"
       />
       <div class="grid grid-cols-2 gap-4 items-start">
-        <TextField v-model="form.upper_cm" label="Upper depth" unit="cm" inputmode="decimal" :error="at('upper_cm')" />
-        <TextField v-model="form.lower_cm" label="Lower depth" unit="cm" inputmode="decimal" :error="at('lower_cm')" />
+        <TextField
+          v-model="form.upper_cm"
+          :unit="depthUnit"
+          label="Upper depth"
+          inputmode="decimal"
+          :error="at('upper_cm')"
+        />
+        <TextField
+          v-model="form.lower_cm"
+          :unit="depthUnit"
+          label="Lower depth"
+          inputmode="decimal"
+          :error="at('lower_cm')"
+        />
       </div>
       <div class="grid grid-cols-2 gap-4 items-start">
         <TextField
@@ -115,10 +133,21 @@ async function save(another: boolean): Promise<void> {
         <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">
           Another reading
         </button>
+        <button
+          v-if="horizon.reading"
+          class="key"
+          type="button"
+          :aria-pressed="has(horizon.reading.id)"
+          :disabled="full() && !has(horizon.reading.id)"
+          @click="toggle({ id: horizon.reading.id, name: `${profile.name} ${horizon.designation}` })"
+        >
+          Set beside
+        </button>
         <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
         <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">
           Merge with {{ below.designation }}
         </button>
+        <button class="key" type="button" @click="ask('horizon', horizon.id, () => emit('close'))">Delete</button>
       </div>
       <p v-if="horizon" class="text-pencil text-lg">
         The earlier depths stay in the record; readings stay with the horizon.

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { forgetLists, request, type Horizon, type Profile } from '@/api'
+import { day } from '@/shared/dates'
+import { useDepths } from '@/shared/useDepths'
 
 // What is read down the profile beside its contrasts: wetness, the form, what does not go together, and horizons with
 // several readings.
 const props = defineProps<{ profile: Profile }>()
+const { range } = useDepths()
 const trouble = ref('')
 const several = (profile: Profile) => profile.horizons.filter(({ readings }) => (readings?.length ?? 0) > 1)
 async function report(horizon: Horizon, reading: number): Promise<void> {
@@ -37,13 +40,13 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
     <h2 id="several-title" class="text-2xl">Several readings of one horizon</h2>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
     <div v-for="h in several(profile)" :key="h.id" class="mt-1">
-      <h3 class="font-extrabold">{{ h.designation }}, {{ h.upper_cm }} to {{ h.lower_cm }} cm</h3>
+      <h3 class="font-extrabold">{{ h.designation }}, {{ range(h.upper_cm, h.lower_cm) }}</h3>
       <ul>
         <li v-for="r in h.readings" :key="r.id" class="flex flex-wrap items-center gap-x-4 border-b border-rule">
           <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center"
             >{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink
           >
-          <span class="text-pencil">{{ r.started_at.slice(0, 10) }}</span>
+          <span class="text-pencil">{{ day(r.started_at) }}</span>
           <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{
             r.reported
               ? 'reported'

@@ -4,12 +4,15 @@ import { useRouter } from 'vue-router'
 import { forgetLists, request, type Profile, type Reading, type Schemas } from '@/api'
 import { useWords } from '@/api'
 import SamplesDialog from './SamplesDialog.vue'
+import { useBin } from '@/bin/useBin'
+import { dayAndTime } from '@/shared/dates'
 
 // What was taken at depths and what was found on it, from the surface down.
 type Sample = Schemas['Sample']
 const props = defineProps<{ profile: Profile }>()
 const router = useRouter()
 const words = useWords()
+const { ask } = useBin()
 const taking = ref(false)
 const looking = ref<Sample | null>(null)
 const trouble = ref('')
@@ -26,7 +29,6 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
 }
 const setCondition = ({ id, version }: Sample, condition: string) =>
   attempt(() => request('PATCH', `/api/samples/${id}`, { version, described: { condition } }))
-const remove = ({ id, version }: Sample) => attempt(() => request('DELETE', `/api/samples/${id}?version=${version}`))
 const texture = (sample: Sample) =>
   attempt(async () => {
     const id = sample.readings[0]?.id ?? (await request<Reading>('POST', '/api/readings', { sample_id: sample.id })).id
@@ -59,7 +61,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
             }}{{ s.label ? `, ${s.label}` : '' }}.</span
           >
           <template v-for="f in s.findings" :key="f.test"
-            >{{ f.said }} <span class="text-pencil text-base">{{ f.seen_at.slice(0, 16).replace('T', ' ') }}</span>.
+            >{{ f.said }} <span class="text-pencil text-base">{{ dayAndTime(f.seen_at) }}</span>.
             <span v-if="f.advice" class="font-semibold">{{ f.advice }} </span></template
           ><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span
           ><span v-if="s.disturbed" class="font-semibold text-iron"
@@ -82,11 +84,10 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
             <option v-for="c in conditions()" :key="c.value" :value="c.value">{{ c.name }}</option>
           </select>
           <button
-            v-if="!s.readings.length"
             type="button"
             class="key key-desk"
-            :aria-label="`Take the sample from ${s.depth} away`"
-            @click="remove(s)"
+            :aria-label="`Delete the sample from ${s.depth}`"
+            @click="ask('sample', s.id)"
           >
             ✕
           </button>

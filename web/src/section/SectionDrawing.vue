@@ -3,9 +3,11 @@ import { useElementSize, useWindowSize } from '@vueuse/core'
 import { computed, toRef, useTemplateRef } from 'vue'
 import type { Horizon, Profile } from '@/api'
 import { fillOf } from '@/drawing/grain'
+import ProfileColumn from '@/drawing/ProfileColumn.vue'
 import { horizonMarks } from '@/drawing/horizonMarks'
 import { ribbonPath } from '@/drawing/ribbon'
 import { linear } from '@/drawing/scale'
+import { useDepths } from '@/shared/useDepths'
 import { useUnits } from '@/shared/useUnits'
 import BoundaryHandles from './BoundaryHandles.vue'
 import { layOutSection, WORDS_HEIGHT } from './layout'
@@ -26,6 +28,7 @@ const { height: windowHeight } = useWindowSize()
 const phone = computed(() => width.value < 620)
 const unit = toRef(() => props.profile.method.unit)
 const { show } = useUnits(unit)
+const { unit: depthUnit, show: depth, range: depths, ticks } = useDepths()
 
 const s = computed(() =>
   layOutSection(props.profile, windowHeight.value - 190, phone.value ? WORDS_HEIGHT.phone : WORDS_HEIGHT.desk),
@@ -101,7 +104,7 @@ const longest = computed(() =>
   Math.max(80, ...props.profile.horizons.map((h) => h.reading?.ribbon_set?.interval_mm?.[1] ?? 0)),
 )
 const x = computed(() => linear(0, longest.value, laneX.value, laneEnd.value))
-const ticks = computed(() => [0, 25, 50, 75, 100, 150, 200, 250].filter((mm) => mm <= longest.value))
+const lengthTicks = computed(() => [0, 25, 50, 75, 100, 150, 200, 250].filter((mm) => mm <= longest.value))
 // A change of clay worth a mark stands on its boundary; where water may perch, the boundary itself is drawn wet.
 const marks = computed(() =>
   props.profile.contrasts
@@ -129,7 +132,7 @@ const flagText = (h: Horizon) =>
     .filter(({ horizon }) => horizon === h.designation)
     .flatMap(({ depth, findings }) => findings.map(({ said }) => `, ${said} at ${depth}`))
     .join('')
-const range = (h: Horizon) => `${h.upper_cm} to ${h.lower_cm} cm`
+const range = (h: Horizon) => depths(h.upper_cm, h.lower_cm)
 const label = computed(
   () =>
     `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
@@ -146,10 +149,10 @@ const label = computed(
 <template>
   <div ref="box" class="relative" :style="{ height: `${s.height}px` }">
     <svg :width="width" :height="s.height" class="absolute inset-0" role="img" :aria-label="label">
-      <text x="0" y="20" font-size="17" font-weight="640">depth, cm</text>
+      <text x="0" y="20" font-size="17" font-weight="640">depth, {{ depthUnit }}</text>
       <template v-if="!phone">
         <text :x="laneX" y="20" font-size="17" font-weight="640">ribbon, {{ unit }}, with its 90 % interval</text>
-        <g v-for="mm in ticks" :key="mm">
+        <g v-for="mm in lengthTicks" :key="mm">
           <path class="feint" :d="`M${x(mm)} 44V${s.height - 16}`" />
           <text v-if="mm" :x="x(mm)" y="40" text-anchor="middle" font-size="16" class="pencil">{{ show(mm) }}</text>
         </g>
@@ -182,9 +185,9 @@ const label = computed(
         />
       </template>
       <path class="inked" style="stroke-width: 2.5" :d="`M${TAPE - 12} ${s.y(0)}V${s.y(s.depth)}`" />
-      <g v-for="cm in s.ticks" :key="cm">
+      <g v-for="cm in ticks(s.depth, s.height - 44, 46)" :key="cm">
         <path class="hair" :d="`M${TAPE - 22} ${s.y(cm)}h10`" />
-        <text :x="TAPE - 26" :y="s.y(cm) + 6" text-anchor="end" font-size="16" class="pencil">{{ cm }}</text>
+        <text :x="TAPE - 26" :y="s.y(cm) + 6" text-anchor="end" font-size="16" class="pencil">{{ depth(cm) }}</text>
       </g>
       <g v-for="gap in profile.gaps" :key="gap.upper_cm">
         <rect
@@ -208,16 +211,8 @@ const label = computed(
           no horizon
         </text>
       </g>
+      <ProfileColumn :layers="profile.horizons" :x="TAPE" :width="column" :y="s.y" :line="2.5" />
       <g v-for="{ horizon: h, layer, seen } in rows" :key="h.id">
-        <rect class="ground" :x="TAPE" :y="layer.top" :width="column" :height="layer.bottom - layer.top" />
-        <rect
-          v-if="h.named && h.named.kind !== 'no_texture'"
-          :fill="fillOf(h.named)"
-          :x="TAPE"
-          :y="layer.top"
-          :width="column"
-          :height="layer.bottom - layer.top"
-        />
         <path
           v-if="seen.mottles"
           class="mottle"
@@ -226,14 +221,6 @@ const label = computed(
         />
         <path v-if="seen.stones" class="stone" :d="seen.stones" />
         <path v-if="seen.roots" class="root" :d="seen.roots" />
-        <rect
-          :class="h.named ? 'inked' : 'undone'"
-          :style="h.named ? 'stroke-width:2.5' : ''"
-          :x="TAPE"
-          :y="layer.top"
-          :width="column"
-          :height="layer.bottom - layer.top"
-        />
         <rect
           v-if="h.moist_colour"
           class="inked"

@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { forgetLists, request, useProfile, type Horizon, type Profile, type Reading } from '@/api'
+import { useBin } from '@/bin/useBin'
 import CautionNote from '@/shared/CautionNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import MoreMenu from '@/shared/MoreMenu.vue'
@@ -11,6 +12,7 @@ import PhotoStrip from '@/shared/PhotoStrip.vue'
 import { useTheme } from '@/shared/useTheme'
 import ContrastList from './ContrastList.vue'
 import DetailsDialog from './DetailsDialog.vue'
+import DuplicateDialog from './DuplicateDialog.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import ReadingDown from './ReadingDown.vue'
 import SamplesPanel from './SamplesPanel.vue'
@@ -29,6 +31,8 @@ const splitting = ref<{ horizon: Horizon; cm: number } | null>(null)
 const gap = ref<Profile['gaps'][number] | null>(null)
 const details = ref(false)
 const exporting = ref(false)
+const duplicating = ref(false)
+const { ask } = useBin()
 const trouble = ref('')
 
 const people = computed(() =>
@@ -47,6 +51,8 @@ const menu = computed(() => [
   { name: 'Table of horizons', to: `/profiles/${id.value}/table` },
   { name: 'Beside another profile', to: `/compare?left=${id.value}` },
   { name: 'Export', act: () => (exporting.value = true) },
+  { name: 'Duplicate for the next hole', act: () => (duplicating.value = true) },
+  { name: 'Delete profile', act: () => ask('profile', id.value, () => void router.push('/')) },
   { name: theme.value === 'dusk' ? 'Light' : 'Dark', act: toggle },
 ])
 
@@ -175,6 +181,7 @@ function splitFrom(horizon: Horizon): void {
     />
     <DetailsDialog v-if="details" :profile="profile" @close="details = false" />
     <ExportDialog v-if="exporting" of="profile" :id="profile.id" :name="profile.name" @close="exporting = false" />
+    <DuplicateDialog v-if="duplicating" :profile="profile" @close="duplicating = false" />
     <SplitDialog v-if="splitting" :horizon="splitting.horizon" :cm="splitting.cm" @close="splitting = null" />
   </div>
 </template>

@@ -5,9 +5,11 @@ import { numberOr } from '@/shared/described'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
+import { useDepths } from '@/shared/useDepths'
 
 // One horizon into two. The readings stay with the upper part.
 const props = defineProps<{ horizon: Horizon; cm: number }>()
+const { range } = useDepths()
 const emit = defineEmits<{ close: [] }>()
 const words = useWords()
 const form = ref({
@@ -30,8 +32,8 @@ async function save(): Promise<void> {
   <SheetDialog open :title="`Split ${horizon.designation}`" @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <p>
-        {{ horizon.designation }} is {{ horizon.upper_cm }} to {{ horizon.lower_cm }} cm. Its readings stay with the
-        upper part.
+        {{ horizon.designation }} is {{ range(horizon.upper_cm, horizon.lower_cm) }}. Its readings stay with the upper
+        part.
       </p>
       <TextField v-model="form.at_cm" label="Split at" unit="cm" inputmode="decimal" :error="at('at_cm')" />
       <TextField

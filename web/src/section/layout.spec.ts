@@ -21,15 +21,4 @@ describe('the section', () => {
     expect(height).toBeGreaterThan(600)
     expect(layers.at(-1)!.words + wordsHeight).toBeLessThanOrEqual(height + 1e-6)
   })
-
-  it.each([
-    [20, 1],
-    [130, 10],
-    [400, 50],
-  ])('marks a tape of %i cm in steps that can be read', (depth, least) => {
-    const { ticks } = layOutSection(column([0, depth]), 600)
-    expect(ticks[1]! - ticks[0]!).toBeGreaterThanOrEqual(least)
-    expect(ticks.length).toBeGreaterThan(3)
-    expect(ticks.at(-1)).toBeLessThanOrEqual(depth)
-  })
 })

@@ -1,5 +1,5 @@
 import type { Profile } from '@/api'
-import { linear, niceStep, spread } from '@/drawing/scale'
+import { linear, spread } from '@/drawing/scale'
 
 /** What one horizon's words need, in px. */
 export const WORDS_HEIGHT = { desk: 92, phone: 150 }
@@ -33,7 +33,5 @@ export function layOutSection(profile: Profile, room: number, wordsHeight: numbe
     bottom: y(h.lower_cm),
     words: words[i]!,
   }))
-  const step = niceStep(depth, height - head, 46)
-  const ticks = Array.from({ length: Math.floor(depth / step + 1e-9) + 1 }, (_, i) => i * step)
-  return { height, depth, y, layers, ticks, wordsHeight }
+  return { height, depth, y, layers, wordsHeight }
 }

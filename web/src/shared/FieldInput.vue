@@ -2,11 +2,13 @@
 import { computed, useId } from 'vue'
 import type { Field } from './described'
 import TextField from './TextField.vue'
+import { useMended } from './useMended'
 
 // One line of what can be described: a choice, yes or no, a date, a number, a text.
 const props = defineProps<{ field: Field; error?: string }>()
 const model = defineModel<string>({ required: true })
 const id = useId()
+const { wrong, mend } = useMended(() => props.error)
 const YES_NO = [
   { value: 'true', name: 'Yes' },
   { value: 'false', name: 'No' },
@@ -21,13 +23,14 @@ const options = computed(() => (props.field.type === 'flag' ? YES_NO : props.fie
       :id="id"
       v-model="model"
       class="field"
-      :aria-invalid="error ? 'true' : undefined"
-      :aria-describedby="error || field.hint ? `${id}-about` : undefined"
+      :aria-invalid="wrong ? 'true' : undefined"
+      :aria-describedby="wrong || field.hint ? `${id}-about` : undefined"
+      @change="mend"
     >
       <option value="">Not recorded</option>
       <option v-for="o in options" :key="o.value" :value="o.value">{{ o.name }}</option>
     </select>
-    <p v-if="error" :id="`${id}-about`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ error }}</p>
+    <p v-if="wrong" :id="`${id}-about`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ wrong }}</p>
     <p v-else-if="field.hint" :id="`${id}-about`" class="text-pencil text-lg">{{ field.hint }}</p>
   </div>
   <TextField

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Camera } from '@lucide/vue'
 import { ref, useTemplateRef } from 'vue'
-import { forgetLists, queryClient, sendFile, request, type Schemas } from '@/api'
+import { forgetLists, queryClient, sendFile, type Schemas } from '@/api'
+import { useBin } from '@/bin/useBin'
 import SheetDialog from './SheetDialog.vue'
 
 // Photographs of one thing: small ones in a row, a large one when pressed, and a key to add more.
@@ -43,14 +44,10 @@ async function add(event: Event): Promise<void> {
     input.value = ''
   }
 }
-async function remove(photo: Photo): Promise<void> {
-  try {
-    await request('DELETE', `/api/photos/${photo.id}`)
-    shown.value = null
-    renew(null)
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
+const { ask } = useBin()
+function remove(photo: Photo): void {
+  shown.value = null
+  ask('photo', photo.id, () => renew(null))
 }
 </script>
 
@@ -90,7 +87,7 @@ async function remove(photo: Photo): Promise<void> {
       <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />
       <p class="flex justify-between items-center gap-3 mt-3">
         <span class="text-pencil text-lg">Where it was taken is not kept with it.</span
-        ><button type="button" class="key" @click="remove(shown)">Remove</button>
+        ><button type="button" class="key" @click="remove(shown)">Delete</button>
       </p>
     </SheetDialog>
   </div>

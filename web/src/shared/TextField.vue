@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import { useMended } from './useMended'
 
 // A labelled line to write on, with what is wrong under it.
 const props = defineProps<{
@@ -14,7 +15,8 @@ const props = defineProps<{
 }>()
 const model = defineModel<string>({ required: true })
 const id = useId()
-const described = computed(() => (props.error ? `${id}-error` : props.hint ? `${id}-hint` : undefined))
+const { wrong, mend } = useMended(() => props.error)
+const described = computed(() => (wrong.value ? `${id}-error` : props.hint ? `${id}-hint` : undefined))
 </script>
 
 <template>
@@ -30,13 +32,14 @@ const described = computed(() => (props.error ? `${id}-error` : props.hint ? `${
         :inputmode="inputmode"
         :list="suggestions ? `${id}-list` : undefined"
         autocomplete="off"
-        :aria-invalid="error ? 'true' : undefined"
+        :aria-invalid="wrong ? 'true' : undefined"
         :aria-describedby="described"
+        @input="mend"
       />
       <span v-if="unit" class="text-pencil">{{ unit }}</span>
     </div>
     <datalist v-if="suggestions" :id="`${id}-list`"><option v-for="s in suggestions" :key="s" :value="s" /></datalist>
-    <p v-if="error" :id="`${id}-error`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ error }}</p>
+    <p v-if="wrong" :id="`${id}-error`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ wrong }}</p>
     <p v-else-if="hint" :id="`${id}-hint`" class="text-pencil text-lg">{{ hint }}</p>
   </div>
 </template>

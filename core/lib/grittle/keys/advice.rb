@@ -28,8 +28,8 @@ module Grittle
 
       def clear(set, tiers)
         if set.count == 1
-          return { "state" => "make_another", "limit_mm" => nil,
-"sentence" => "Make a second ribbon to be sure of it." }
+          sentence = "Make a second ribbon to be sure of it."
+          return { "state" => "make_another", "limit_mm" => nil, "sentence" => sentence }
         end
 
         sentence = tiers.limits.empty? ? "This key has no limit of length." : "Clear of every limit of this key."

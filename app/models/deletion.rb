@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+# One thing that was deleted, with all that hangs on it: it lies in the bin, can be restored, and is gone only when the
+# bin is emptied by hand.
+class Deletion < Record
+  OF = { "site" => :sites, "profile" => :profiles, "horizon" => :horizons, "sample" => :samples,
+         "reading" => :readings, "photo" => :photos, "import" => :file_imports }.freeze
+  # Those that say when they were taken away: they stay in the record of an exported profile.
+  MARKED = [Horizon, Sample, Photo].freeze
+
+  belongs_to :fieldbook
+  belongs_to :by, class_name: "Observer", optional: true
+  attribute :counts, ActiveRecord::Type::Json.new
+  attribute :was, ActiveRecord::Type::Json.new
+
+  scope :standing, -> { where(restored_at: nil, emptied_at: nil) }
+
+  # @param fieldbook [Fieldbook]
+  # @param of [String] one of OF
+  # @param id [Integer]
+  # @return [Record] what would be deleted
+  # @raise [Grittle::UnknownName, ActiveRecord::RecordNotFound]
+  def self.find_in(fieldbook, of, id)
+    raise Grittle::UnknownName.new("of", of, OF.keys) unless OF.key?(of)
+
+    fieldbook.public_send(OF[of]).find(id)
+  end
+
+  # @return [Deletion]
+  def self.make(fieldbook, of, id)
+    transaction do
+      record = find_in(fieldbook, of, id)
+      named = NamedThing.new(record)
+      deletion = create!(fieldbook: fieldbook, of: of, of_id: record.id, label: named.label, within: named.within,
+                         counts: Contents.new(record).counts, by: record.writer, deleted_at: Time.now.utc)
+      deletion.take(record)
+      deletion
+    end
+  end
+
+  # Marks all that hangs on the record, so that no finder finds it.
+  def take(record)
+    LayerChange.keep(record.profile, "deletion of #{record.designation}") if record.is_a?(Horizon)
+    contents = Contents.new(record)
+    update!(was: { "reported" => unreport(contents.ids[:readings]) })
+    contents.each { |model, ids| mark(model.where(id: ids, deletion_id: nil), id) }
+    record.class.where(id: record.id).update_all(removed_at: deleted_at) if MARKED.include?(record.class)
+    loose(contents.ids[:samples]).update_all(removed_at: deleted_at) if record.is_a?(Reading)
+    SearchTerm.where(profile_id: contents.ids[:profiles]).delete_all
+    settle
+  end
+
+  # Puts everything back where it was.
+  # @raise [Grittle::InvalidInput] while what it belongs to lies in the bin, or its place is taken
+  def restore
+    transaction do
+      with_lock do
+        refuse("It is not in the bin any more.") unless standing?
+        refuse_homeless
+        LayerChange.keep(record.profile, "restoring of #{record.designation}") if record.is_a?(Horizon)
+        put_back
+      end
+    end
+  end
+
+  # Without a look at what is in its place: the layers of a profile go back as a whole.
+  def put_back
+    own = taken.to_h { |model, rows| [model, rows.ids] }
+    own.each do |model, ids|
+      rows = model.where(id: ids)
+      rows.where(removed_at: deleted_at).update_all(removed_at: nil) if MARKED.include?(model)
+      mark(rows, nil)
+    end
+    (was || {}).fetch("reported", {}).each do |horizon, reading|
+      Horizon.where(id: horizon).update_all(reported_reading_id: reading)
+    end
+    update!(restored_at: Time.now.utc)
+    Profile.where(id: own[Profile]).find_each(&:refresh)
+    settle
+  end
+
+  # @return [Boolean]
+  def standing? = restored_at.nil? && emptied_at.nil?
+
+  # @return [Record, nil] what was deleted
+  def record = model.find_by(id: of_id)
+
+  def model = of == "import" ? FileImport : Object.const_get(of.capitalize)
+
+  # @return [Hash{Class=>ActiveRecord::Relation}] the rows that it took
+  def taken
+    Contents::TABLES.values.map { |name| Object.const_get(name) }.to_h { |model| [model, model.where(deletion_id: id)] }
+  end
+
+  # Removes it from the database, and what was deleted inside of it before: only by hand, and for good.
+  # @raise [Grittle::InvalidInput]
+  def empty
+    transaction do
+      with_lock do
+        refuse("It is not in the bin any more.") unless standing?
+        Emptying.new(Contents.new(record, all: true)).call
+      end
+    end
+  end
+
+  private
+
+  # The version moves on, so that whatever was kept of the row is looked at anew.
+  def mark(rows, deletion)
+    return rows.update_all(deletion_id: deletion) unless rows.klass.column_names.include?("lock_version")
+
+    rows.update_all(["deletion_id = ?, lock_version = lock_version + 1, updated_at = ?", deletion, Time.now.utc])
+  end
+
+  # A reading in the bin speaks for no horizon; which one it spoke for is kept.
+  def unreport(readings)
+    horizons = Horizon.where(reported_reading_id: readings)
+    horizons.pluck(:id, :reported_reading_id).to_h.tap { horizons.update_all(reported_reading_id: nil) }
+  end
+
+  def loose(samples) = Sample.where(id: samples, horizon_id: nil, profile_id: nil, site_id: nil)
+
+  # What lists and sections read of the profile it belongs to.
+  def settle
+    place = NamedThing.new(record).profile
+    Layers.new(place).settle if place && place.deletion_id.nil?
+    record.refresh if record.is_a?(Site) && record.deletion_id.nil?
+  end
+
+  def refuse_homeless
+    home = NamedThing.new(record).home
+    refuse("#{home} lies in the bin itself: restore that first.") if home
+    record.profile.sequence.check_fits(record.depths) if record.is_a?(Horizon)
+  end
+
+  def refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)])
+end
