@@ -7,7 +7,7 @@ require "rack/files"
 class Page
   # Nothing is fetched from anywhere else.
   HEADERS = {
-    "content-security-policy" => "default-src 'self'; style-src 'self'; img-src 'self' data:; " \
+    "content-security-policy" => "default-src 'self'; style-src 'self'; img-src 'self' data: blob:; " \
                                  "base-uri 'none'; frame-ancestors 'none'; form-action 'self'",
     "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer"
   }.freeze

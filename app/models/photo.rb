@@ -30,8 +30,12 @@ class Photo < Record
   # @param owner [Site, Profile, Horizon, Reading]
   # @param bytes [String]
   # @param name [String, nil] of the file, kept as the caption without its path
+  # @param token [String, nil] by which whoever took it speaks of it before it has a number
   # @raise [Grittle::InvalidInput] for what is no JPEG, PNG or WebP picture, by its content
-  def self.add(owner, bytes, name: nil)
+  def self.add(owner, bytes, name: nil, token: nil)
+    known = token && find_by(token: token)
+    return known if known
+
     media_type = kind_of(bytes)
     image = bare(read(bytes))
     rewritten = image.write_to_buffer(KINDS[media_type][1], strip: true, **KINDS[media_type][2])
@@ -42,6 +46,7 @@ class Photo < Record
         digest: Digest::SHA256.hexdigest(rewritten),
         media_type: media_type,
         caption: caption(name),
+        token: token,
         width: image.width,
         height: image.height,
         bytes: rewritten.bytesize,

@@ -39,7 +39,7 @@ module Routes
 
       app.post "/api/photos" do
         owner = fieldbook.owners(params["of"]).find(params["of_id"])
-        photo = PICTURES.pass { Photo.add(owner, request.body.read, name: params["name"]) }
+        photo = PICTURES.pass { Photo.add(owner, request.body.read, **named(params)) }
         answer DescriptionSerializer.photo(photo), 201
       end
 
@@ -56,6 +56,8 @@ module Routes
 
     # A sample is answered by the profile it belongs to; one that belongs to nothing by itself.
     module Samples
+      def named(params) = { name: params["name"], token: params["token"] }
+
       # @return [Hash] what was named by its number, found in the fieldbook
       def place_of(input)
         owners = { horizon: :horizon_id, profile: :profile_id, site: :site_id }.transform_values { |name| input[name] }

@@ -5,6 +5,9 @@ module Routes
   module Readings
     METHOD_FIELDS = [*Methodical::PARTS, :hand, :pen, :label].freeze
 
+    # What a photograph is found by.
+    PHOTO_BY = { photo_id: :id, photo_token: :token }.freeze
+
     def self.registered(app)
       app.get "/api/readings" do
         found = QuickReadings.new(fieldbook, params).relation
@@ -62,13 +65,13 @@ module Routes
       end
 
       app.post "/api/readings/:id/measured-ribbons" do
-        photo = Photo.of(reading).find(input[:photo_id])
+        photo = Photo.of(reading).find_by!(input.slice(:photo_id, :photo_token).transform_keys(PHOTO_BY))
         marks = input.slice(:ruler, :second, :ribbon, :click_px)
         reading.add_measured_ribbon(
           input[:version],
           photo: photo,
           marks: marks,
-          **input.except(:version, :photo_id, *marks.keys)
+          **input.except(:version, *PHOTO_BY.keys, *marks.keys)
         )
         kept 201
       end

@@ -36,11 +36,20 @@ module CatalogueSerializer
         Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
       boundaries: boundaries,
       **descriptions,
+      halving: halving([]),
       designations: Grittle::Profile::DESIGNATIONS,
       thickness_mm: THICKNESS_FROM_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
       thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
+  end
+
+  # Every way of halving, so that the page asks without the server.
+  # @return [Hash] how far the share of sand is narrowed after the answers, and what each answer leads to
+  def halving(answers)
+    now = Grittle::Halving.new(answers)
+    following = Grittle::Halving::ANSWERS.to_h { |answer| [answer, halving([*answers, answer])] } unless now.done?
+    { low: now.low, high: now.high, middle: now.middle, done: now.done?, estimate: now.estimate, following: following }
   end
 
   def test(name, test)

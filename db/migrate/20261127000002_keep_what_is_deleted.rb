@@ -29,6 +29,8 @@ class KeepWhatIsDeleted < ActiveRecord::Migration[7.2]
     TABLES.each { |table| add_reference table, :deletion, foreign_key: true }
     %i[sites samples].each { |table| add_reference table, :file_import, foreign_key: true }
     add_column :fieldbooks, :settings, :json
+    add_column :photos, :token, :string, limit: 40
+    add_index :photos, :token, unique: true
     add_column :sites, :place, :double
     execute "UPDATE sites SET place = id"
     change_column_null :sites, :place, false
@@ -41,6 +43,7 @@ class KeepWhatIsDeleted < ActiveRecord::Migration[7.2]
     remove_index :sites, %i[fieldbook_id place id]
     remove_column :sites, :place
     remove_column :fieldbooks, :settings
+    remove_column :photos, :token
     %i[sites samples].each { |table| remove_reference table, :file_import, foreign_key: true }
     TABLES.each { |table| remove_reference table, :deletion, foreign_key: true }
     drop_table :file_imports

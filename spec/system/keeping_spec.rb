@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../../db/demo_picture"
+
 RSpec.describe "Nothing is lost" do
   let(:profile) { profile_with(["A", 0, 30], ["B", 30, 60]) }
   let(:reading) { push(give(begin_reading(profile.horizons.first), ball_holds: true), 40) }
@@ -34,6 +36,59 @@ RSpec.describe "Nothing is lost" do
     expect_saved
     expect(page).to have_css("figure svg[aria-label*='40 mm, broke; 42 mm, broke']")
     expect(Ribbon.pluck(:length_mm)).to eq [40, 42]
+  end
+
+  it "when the network is gone: sand is halved, and a ribbon marked on a photograph waits with its picture" do
+    file = File.join(Dir.mktmpdir, "ribbon.jpg").tap { |path| File.binwrite(path, DemoPicture.call) }
+    bench(reading)
+    find("nav[aria-label='Steps of this reading'] button", text: "More").click
+    find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
+    click_button "On a photo" # what the dialog needs is loaded
+    click_button "Close"
+    cut(true)
+    find("nav[aria-label='Steps of this reading'] button", text: "More").click
+    within("[data-test='sand_estimate']") do
+      %w[Less More].each { |said| click_button said, exact: true }
+      click_button "Keep 37.5 %"
+    end
+    find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
+    click_button "On a photo"
+    find("input[type='file']", visible: :all).set(file)
+    picture = find("[role='application']")
+    expect(page).to have_css("[role='application'] img")
+    page.scroll_to(picture, align: :top)
+    [:enter, %i[shift right], :enter, :enter, %i[shift down], %i[shift down], :enter].each do |key|
+      picture.send_keys(key)
+    end
+    expect(page).to have_css("[role='alert']", text: "it waits on this device")
+    click_button "Add this ribbon"
+    expect(page).to have_css("[role='status']", text: /answers wait on this device/)
+    page.execute_script("window.dispatchEvent(new Event('beforeunload'))")
+    cut(false)
+    page.refresh
+    expect_saved
+    expect(Reading.find(reading["id"]).observations["sand_estimate"]).to include("percent" => 37.5)
+    expect(Ribbon.last.photo_id).to eq Photo.last.id
+  end
+
+  it "when somebody else saves the table of horizons meanwhile: what both changed is shown, the rest is kept" do
+    visit "/profiles/#{profile.id}/table"
+    fill_in "Horizon, row 1", with: "Ap"
+    fill_in "Note, row 2", with: "stony"
+    Layers.new(profile.reload).write(
+      profile.horizons.map do |layer|
+        { id: layer.id, version: layer.lock_version, designation: layer.designation.sub("A", "Ah"),
+          upper_cm: layer.upper_cm.to_f, lower_cm: layer.lower_cm.to_f, moist_colour: "10YR 4/3" }
+      end
+    )
+    click_button "Save the table"
+    within("[data-conflict]") do
+      expect(page).to have_css("tr", text: /Ah, horizon Ah Ap/)
+      click_button "Save mine on top"
+    end
+    expect(page).to have_css("[role='status']", text: "2 horizons are saved.")
+    expect(profile.reload.horizons.map { |layer| [layer.designation, layer.moist_colour, layer.seen["note"]] })
+      .to eq [["Ap", "10YR 4/3", nil], ["B", "10YR 4/3", "stony"]]
   end
 
   # Takes the network from the page and gives it back.

@@ -183,6 +183,7 @@ RSpec.describe "A profile" do
     expect(axe_violations).to be_empty
     click_button "Add this ribbon"
     expect(page).to have_no_css("[role='dialog']")
+    expect_saved
     ribbon = Ribbon.last
     expect([ribbon.photo_id, ribbon.length_mm > 20, ribbon.reading_error_mm.between?(0.1, 5)]).to eq [
       Photo.last.id,

@@ -49,8 +49,8 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
  * @throws {ApiProblem} when the server refuses it
  * @throws {Unreachable} when there is no answer
  */
-export async function sendFile<T>(path: string, file: Blob): Promise<T> {
-  const headers = { 'Idempotency-Key': newKey(), 'Content-Type': 'application/octet-stream' }
+export async function sendFile<T>(path: string, file: Blob, key: string = newKey()): Promise<T> {
+  const headers = { 'Idempotency-Key': key, 'Content-Type': 'application/octet-stream' }
   for (let tries = 1; ; tries += 1) {
     let response: Response
     try {

@@ -1,39 +1,29 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { request, type Schemas } from '@/api'
+import { computed, ref } from 'vue'
+import { useWords, type Schemas } from '@/api'
 import { useBench } from './useReading'
 
 // The share of sand by halving: more than half, or less? Then which part of what is left. Kept when the person says so.
 const bench = useBench()
-const answers = ref<string[]>([])
-const state = ref<Schemas['Halving']>()
-const trouble = ref('')
+const words = useWords()
+const answers = ref<('less' | 'more')[]>([])
+const state = computed(() =>
+  answers.value.reduce<Schemas['Halving']>((now, answer) => now.following?.[answer] ?? now, words.value.halving),
+)
 const kept = computed(
   () => bench.observations.value.sand_estimate as { percent: number; half_width?: number } | undefined,
 )
 const say = (percent: number) => String(Math.round(percent * 10) / 10)
 
-watch(
-  answers,
-  async (given) => {
-    try {
-      state.value = await request<Schemas['Halving']>('POST', '/api/halvings', { answers: given })
-      trouble.value = ''
-    } catch (error) {
-      trouble.value = (error as Error).message
-    }
-  },
-  { immediate: true },
-)
-const give = (answer: string) => (answers.value = [...answers.value, answer])
+const give = (answer: 'less' | 'more') => (answers.value = [...answers.value, answer])
 function keep(): void {
-  bench.answer('sand_estimate', state.value!.estimate)
+  bench.answer('sand_estimate', state.value.estimate)
   answers.value = []
 }
 </script>
 
 <template>
-  <section v-if="state" aria-labelledby="ask-sand" class="grid gap-2" data-test="sand_estimate">
+  <section aria-labelledby="ask-sand" class="grid gap-2" data-test="sand_estimate">
     <div class="flex items-end justify-between gap-3">
       <h2 id="ask-sand" class="text-2xl leading-tight">
         {{
@@ -85,10 +75,9 @@ function keep(): void {
     </div>
     <p class="text-pencil leading-tight">
       {{
-        trouble ||
-        (kept
+        kept
           ? `Kept: ${say(kept.percent)} %${kept.half_width ? `, give or take ${say(kept.half_width)}` : ''}.`
-          : 'Stop when you can no longer tell.')
+          : 'Stop when you can no longer tell.'
       }}
     </p>
   </section>

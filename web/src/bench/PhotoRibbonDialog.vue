@@ -1,27 +1,35 @@
 <script setup lang="ts">
 import { useDebounceFn, useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { forgetLists, queryClient, readingQuery, request, useWords, type Reading, type Schemas } from '@/api'
+import { isProblem, request, useWords, type Schemas } from '@/api'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { numberOr } from '@/shared/described'
+import type { WaitingPhoto } from './usePhotoQueue'
 import { useBench } from './useReading'
 
 // A ribbon measured on its photograph: two marks on the ruler, then marks along the ribbon, by mouse, finger or keys.
+type Photo = Schemas['Photo'] | WaitingPhoto
 type Mark = [number, number]
 type Measured = { length_mm: number; error_mm: number; warnings: { warning: string; sentence: string }[] }
 const emit = defineEmits<{ close: [] }>()
 const bench = useBench()
 const words = useWords()
 const reading = computed(() => bench.reading.value!)
-const photo = ref<Schemas['Photo'] | null>(reading.value.photos.at(-1) ?? null)
+const photos = computed(() => [...reading.value.photos, ...bench.photosComing.value])
+const photo = ref<Photo | null>(photos.value.at(-1) ?? null)
+// One that was just taken is the one to be marked.
+watch(photos, (now, before) => now.length > before.length && (photo.value = now.at(-1)!))
 const marks = ref<{ ruler: Mark[]; second: Mark[]; ribbon: Mark[] }>({ ruler: [], second: [], ribbon: [] })
 const lengths = ref({ ruler: '100', second: '' })
 const step = ref<'ruler' | 'second' | 'ribbon'>('ruler')
 const measured = ref<Measured | null>(null)
 const trouble = ref('')
-const saving = ref(false)
+/** Whether the server gives no answer: the ribbon can be added all the same. */
+const away = ref(false)
+const AWAY =
+  'The server cannot be reached. Add the ribbon: it waits on this device and is measured when the server is back.'
 const picture = useTemplateRef('picture')
 const { width } = useElementSize(picture)
 /** Pixels of the picture in one of the screen. */
@@ -61,11 +69,13 @@ const ready = computed(() => marks.value.ruler.length === 2 && marks.value.ribbo
 const measure = useDebounceFn(async () => {
   measured.value = null
   trouble.value = ''
+  away.value = false
   if (!ready.value) return
   try {
     measured.value = await request<Measured>('POST', '/api/ribbon-measurements', body())
   } catch (error) {
-    trouble.value = (error as Error).message
+    away.value = !isProblem(error)
+    trouble.value = away.value ? AWAY : (error as Error).message
   }
 }, 120)
 watch([marks, lengths], () => void measure(), { deep: true })
@@ -104,23 +114,10 @@ function key(event: KeyboardEvent): void {
   event.preventDefault()
 }
 const drawn = (points: Mark[]) => points.map((point) => point.join(',')).join(' ')
-async function save(): Promise<void> {
-  saving.value = true
-  trouble.value = ''
-  try {
-    const saved = await request<Reading>('POST', `/api/readings/${reading.value.id}/measured-ribbons`, {
-      version: reading.value.version,
-      photo_id: photo.value!.id,
-      ...body(),
-    })
-    queryClient.setQueryData(readingQuery(saved.id).queryKey, saved)
-    forgetLists()
-    emit('close')
-  } catch (error) {
-    trouble.value = (error as Error).message
-  } finally {
-    saving.value = false
-  }
+function save(): void {
+  const { id, ...waits } = photo.value!
+  bench.addMeasured({ ...('token' in waits ? { photo_token: waits.token } : { photo_id: id }), ...body() })
+  emit('close')
 }
 </script>
 
@@ -130,13 +127,14 @@ async function save(): Promise<void> {
       <PhotoStrip
         of="reading"
         :id="reading.id"
-        :photos="reading.photos"
+        :photos="photos"
+        :take="bench.addPhoto"
         what="the ribbon"
         small
-        @changed="photo = $event ?? reading.photos.at(-1) ?? null"
+        @changed="photo = $event ?? photos.at(-1) ?? null"
       />
-      <ul v-if="reading.photos.length > 1" class="flex flex-wrap gap-2">
-        <li v-for="(p, i) in reading.photos" :key="p.id">
+      <ul v-if="photos.length > 1" class="flex flex-wrap gap-2">
+        <li v-for="(p, i) in photos" :key="p.id">
           <button type="button" class="key" :aria-pressed="p.id === photo?.id" @click="photo = p">
             Use photo {{ i + 1 }}
           </button>
@@ -224,7 +222,7 @@ async function save(): Promise<void> {
           <p role="status" class="text-2xl font-extrabold">
             {{ measured ? `${measured.length_mm} mm, give or take ${measured.error_mm}` : '' }}
           </p>
-          <button type="button" class="key key-main" :disabled="!measured || saving" @click="save">
+          <button type="button" class="key key-main" :disabled="!measured && !away" @click="save">
             Add this ribbon
           </button>
         </div>

@@ -3,6 +3,7 @@ import { computed, inject, onScopeDispose, provide, ref, shallowRef, type Inject
 import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
 import type { Outbox, SaveState, Write } from '@/outbox/outbox'
 import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
+import { usePhotoQueue } from './usePhotoQueue'
 
 export type RibbonEntry = {
   length: number
@@ -48,6 +49,8 @@ export function useReading(id: number) {
   const place = (body: Record<string, unknown>) =>
     write({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
 
+  const { add: addPhoto, coming: photosComing } = usePhotoQueue(id, outbox, write)
+
   return {
     query,
     reading,
@@ -89,6 +92,12 @@ export function useReading(id: number) {
     change: (body: Record<string, unknown>) => write({ method: 'PATCH', path: base, body, label: 'method' }),
     addRibbon: (ribbon: RibbonEntry) =>
       write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
+    /** A ribbon marked on a photograph; its length is worked out by the server when it has both. */
+    addMeasured: (marks: Record<string, unknown>) =>
+      write({ method: 'POST', path: `${base}/measured-ribbons`, body: marks, label: 'ribbon from a photograph' }),
+    addPhoto,
+    /** Photographs that wait on this device. */
+    photosComing,
     correctRibbon: (ribbon: number, entry: RibbonEntry) =>
       write({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
     takeBackRibbon: (ribbon: number) =>

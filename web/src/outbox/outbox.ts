@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { ApiProblem, isPassing, isProblem, newKey, request, type Method } from '@/api'
+import { forgetFile, sendKept } from './keptFiles'
 
 /** One write that waits for its answer. */
 export type Write = {
@@ -13,6 +14,8 @@ export type Write = {
   answers?: Record<string, unknown>
   /** What it does, for the person. */
   label: string
+  /** A file that is sent as it is in place of a body, by the name it is kept under on the device. */
+  file?: string
 }
 
 export type Conflict<T> = { write: Write; current: T | null }
@@ -26,6 +29,7 @@ export type Options<T> = {
   storeKey: string
   store?: Store
   send?: Send<T>
+  sendKept?: (path: string, name: string, key: string) => Promise<unknown>
   /** The version the person sees. */
   version: () => number
   /** The version of the record after a write, in what was answered. */
@@ -33,6 +37,8 @@ export type Options<T> = {
   /** What is kept, where a change was made on another version. */
   current?: (problem: ApiProblem) => Promise<T | null>
   onSaved: (saved: T) => void
+  /** A file was kept: what was answered is not the record. */
+  onFile?: () => void
   onRefused: (problem: ApiProblem, write: Write) => void
   /** ms between tries while there is no answer */
   retryAfter?: number
@@ -107,14 +113,21 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
 
   async function sendFirst(write: Write): Promise<boolean> {
     try {
-      const saved = await send(write.method, address(write), payload(write), write.key)
+      if (write.file) await (options.sendKept ?? sendKept)(address(write), write.file, write.key)
+      const saved = write.file ? null : await send(write.method, address(write), payload(write), write.key)
       unanswered.value = false
-      settle(write.version === null ? undefined : options.versionIn(saved))
-      options.onSaved(saved)
+      settle(write.version === null || !saved ? undefined : options.versionIn(saved))
+      if (saved) options.onSaved(saved)
+      else sent(write.file!)
       return true
     } catch (error) {
       return failed(error, write)
     }
+  }
+
+  function sent(file: string): void {
+    void forgetFile(file).catch(() => {})
+    options.onFile?.()
   }
 
   async function failed(error: unknown, write: Write): Promise<boolean> {

@@ -17,7 +17,7 @@ import { claimOutbox, recordsLeftBehind } from './owner'
 
 /** What a page that shows the record adds: the version it shows, and where a refusal is told. */
 export type Shown = { version: () => number; onRefused: (problem: ApiProblem, write: Write) => void }
-type Record<T> = Pick<Options<T>, 'versionIn' | 'current' | 'onSaved'> & { name: string }
+type Record<T> = Pick<Options<T>, 'versionIn' | 'current' | 'onSaved' | 'onFile'> & { name: string }
 
 export const readingRecord = (id: number): Record<Reading> => ({
   name: String(id),
@@ -26,6 +26,7 @@ export const readingRecord = (id: number): Record<Reading> => ({
     queryClient.setQueryData(readingQuery(id).queryKey, saved)
     forgetLists()
   },
+  onFile: () => void queryClient.invalidateQueries({ queryKey: readingQuery(id).queryKey }),
 })
 
 /** A horizon's own fields; a change of it is answered with its profile. */

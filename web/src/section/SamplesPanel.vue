@@ -3,6 +3,8 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { forgetLists, request, type Profile, type Reading, type Schemas } from '@/api'
 import { useWords } from '@/api'
+import FormConflict from '@/shared/FormConflict.vue'
+import { useForm } from '@/shared/useForm'
 import SamplesDialog from './SamplesDialog.vue'
 import { useBin } from '@/bin/useBin'
 import { dayAndTime } from '@/shared/dates'
@@ -27,8 +29,12 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
   }
   forgetLists()
 }
-const setCondition = ({ id, version }: Sample, condition: string) =>
-  attempt(() => request('PATCH', `/api/samples/${id}`, { version, described: { condition } }))
+const changing = useForm<unknown>()
+async function setCondition({ id, version }: Sample, condition: string): Promise<void> {
+  trouble.value = ''
+  await changing.send('PATCH', `/api/samples/${id}`, { version, described: { condition } })
+  trouble.value = changing.general([]) ?? ''
+}
 const texture = (sample: Sample) =>
   attempt(async () => {
     const id = sample.readings[0]?.id ?? (await request<Reading>('POST', '/api/readings', { sample_id: sample.id })).id
@@ -44,6 +50,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
       <button type="button" class="key key-desk print:hidden" @click="taking = true">Take samples</button>
     </div>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
+    <FormConflict :form="changing" :labels="{}" :fields="words.fields.sample!" @done="forgetLists()" />
     <p v-if="!props.profile.samples?.length" class="text-pencil">
       None yet: pH, a drop of acid, crumbs in water, bags for the laboratory.
     </p>

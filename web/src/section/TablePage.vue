@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { onBeforeRouteLeave } from 'vue-router'
-import { useProfile, useWords, type Profile } from '@/api'
+import { isProblem, useProfile, useWords, type Profile } from '@/api'
 import { numberOr, type Field } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
 import { useForm } from '@/shared/useForm'
+import { laidOver, type Difference, type Row } from './tableRows'
 
 // The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and
 // undone as a whole on the section.
 const props = defineProps<{ id: number }>()
 const words = useWords()
 const { data: profile, error, refetch } = useProfile(() => props.id)
-type Row = { id?: number; version?: number; cells: Record<string, string> }
 type Column = { name: string; label: string; unit?: string | null; list?: string[]; own: boolean }
 
 const OWN: Column[] = [
@@ -37,6 +37,8 @@ const columns = computed<Column[]>(() => [
 const boundaries = computed(() => words.value.boundaries[profile.value?.naming_system ?? 'usda'] ?? [])
 
 const rows = ref<Row[]>([])
+/** As it was when the person began to write. */
+let base: Row[] = []
 const kept = ref('[]')
 const dirty = computed(() => JSON.stringify(rows.value.map(({ cells }) => cells)) !== kept.value)
 const { saving, problem, at, general, send } = useForm<Profile>()
@@ -49,7 +51,13 @@ const cellOf = (field: Field, value: unknown): string =>
       : 'no'
     : (field.words?.find((word) => word.value === value)?.name ?? String(value))
 function fill(from: Profile): void {
-  rows.value = from.horizons.map((h) => ({
+  rows.value = rowsOf(from)
+  if (!rows.value.length) add()
+  kept.value = JSON.stringify(rows.value.map(({ cells }) => cells))
+  base = rowsOf(from)
+}
+const rowsOf = (from: Profile): Row[] =>
+  from.horizons.map((h) => ({
     id: h.id,
     version: h.version,
     cells: {
@@ -66,9 +74,6 @@ function fill(from: Profile): void {
       ),
     },
   }))
-  if (!rows.value.length) add()
-  kept.value = JSON.stringify(rows.value.map(({ cells }) => cells))
-}
 watch(profile, (now) => now && !dirty.value && fill(now), { immediate: true })
 
 const cell = (row: Row, name: string) => row.cells[name] ?? ''
@@ -152,10 +157,29 @@ async function save(): Promise<void> {
     ),
   }))
   const saved = await send('PUT', `/api/profiles/${props.id}/table`, { rows: body })
-  if (!saved) return
+  if (!saved) return meanwhile()
+  clash.value = null
   fill(saved)
   said.value = `${saved.horizons.length} horizons are saved.`
 }
+/** Somebody else saved the table meanwhile: both versions are laid over each other, and the person chooses. */
+const clash = shallowRef<{ now: Profile; rows: Row[]; differences: Difference[] } | null>(null)
+async function meanwhile(): Promise<void> {
+  if (!isProblem(problem.value) || problem.value.status !== 409) return
+  const now = (await refetch()).data
+  const names = columns.value.map(({ name }) => name)
+  if (now) clash.value = { now, ...laidOver(base, rows.value, rowsOf(now), names) }
+}
+function saveMine(): void {
+  rows.value = clash.value!.rows
+  void save()
+}
+function keepTheirs(): void {
+  fill(clash.value!.now)
+  clash.value = null
+  problem.value = undefined
+}
+const labelOf = (column: string) => columns.value.find(({ name }) => name === column)?.label ?? column
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's') return
   event.preventDefault()
@@ -182,7 +206,41 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
       <button type="button" class="key key-main" :disabled="saving || !dirty" @click="save">Save the table</button>
     </header>
     <main class="p-4 desk:px-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
-      <p v-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
+      <section
+        v-if="clash"
+        role="alert"
+        aria-labelledby="clash-title"
+        class="border-l-8 border-iron bg-warn px-4 py-3 grid gap-3"
+        data-conflict
+      >
+        <h2 id="clash-title" class="text-xl leading-tight">
+          Changed in another window, or by somebody else. Yours is not saved yet.
+        </h2>
+        <table v-if="clash.differences.length" class="w-full text-left max-w-3xl">
+          <thead>
+            <tr class="border-b-2 border-ink">
+              <th class="py-1 pr-3">Horizon</th>
+              <th class="pr-3">Saved there</th>
+              <th>Yours, not saved</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="d in clash.differences" :key="`${d.row}-${d.column}`" class="border-b border-rule">
+              <th scope="row" class="py-1 pr-3 font-semibold">{{ d.row }}, {{ labelOf(d.column).toLowerCase() }}</th>
+              <td class="pr-3">{{ d.theirs || 'Not recorded' }}</td>
+              <td>{{ d.mine || 'Not recorded' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else>You and they changed different cells: both can be kept.</p>
+        <div class="flex flex-wrap gap-2">
+          <button type="button" class="key" :disabled="saving" @click="saveMine">Save mine on top</button>
+          <button type="button" class="key" @click="keepTheirs">Keep what is saved there</button>
+        </div>
+      </section>
+      <p v-else-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
+        {{ general([]) }}
+      </p>
       <p v-else-if="placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         Nothing is saved yet: some cells need correcting.
       </p>

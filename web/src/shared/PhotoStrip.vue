@@ -13,6 +13,8 @@ const props = defineProps<{
   photos: Photo[]
   what: string
   small?: boolean
+  /** Takes a file in place of sending it at once. */
+  take?: (file: File) => Promise<void>
 }>()
 const emit = defineEmits<{ changed: [photo: Photo | null] }>()
 const picker = useTemplateRef('picker')
@@ -31,12 +33,14 @@ async function add(event: Event): Promise<void> {
   trouble.value = ''
   try {
     for (const file of input.files ?? [])
-      renew(
-        await sendFile<Photo>(
-          `/api/photos?of=${props.of}&of_id=${props.id}&name=${encodeURIComponent(file.name)}`,
-          file,
-        ),
-      )
+      if (props.take) await props.take(file)
+      else
+        renew(
+          await sendFile<Photo>(
+            `/api/photos?of=${props.of}&of_id=${props.id}&name=${encodeURIComponent(file.name)}`,
+            file,
+          ),
+        )
   } catch (error) {
     trouble.value = (error as Error).message
   } finally {
@@ -87,7 +91,7 @@ function remove(photo: Photo): void {
       <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />
       <p class="flex justify-between items-center gap-3 mt-3">
         <span class="text-pencil text-lg">Where it was taken is not kept with it.</span
-        ><button type="button" class="key" @click="remove(shown)">Delete</button>
+        ><button type="button" class="key" v-if="shown.id > 0" @click="remove(shown)">Delete</button>
       </p>
     </SheetDialog>
   </div>
