@@ -212,21 +212,11 @@ module Exchange
 
     # A class in any system that there is, as it was written, with who and when where the table says so.
     def reported(cells)
-      named = Grittle::Written.read(cells["texture"], system: cells["texture_system"])
-      unless named
-        system = cells["texture_system"]
-        refuse("texture", "There is no texture class “#{cells['texture'][0, 40]}”#{" of #{system}" if system}. " \
-                          "Use a name such as SL, sandy loam, light clay, or moderately fine.")
-      end
       SAID_OF.each do |name, most|
         refuse(name, "#{COLUMNS::NAMES[name]} has at most #{most} characters.") if cells[name].to_s.length > most
       end
-      {
-        **ClassColumns.columns(named),
-        said: cells["texture"][0, Grittle::Written::LONGEST],
-        person: cells["texture_person"],
-        reported_on: cells["texture_date"]
-      }
+      { **ReportedClass.read(cells["texture"], cells["texture_system"]),
+        person: cells["texture_person"], reported_on: cells["texture_date"] }
     end
 
     def overlaps

@@ -67,6 +67,15 @@ class Horizon < Record
   # @return [ReportedClass, nil] a class that came without a reading
   def reported_class = reported_classes.last
 
+  # A class without a reading; one that is textured speaks for itself.
+  # @param reported [Hash] as ReportedClass.read has it
+  def report(reported)
+    columns = reported.slice(:key, :system, :code, :added)
+    return if speaks || columns == reported_class&.slice(*columns.keys)&.symbolize_keys
+
+    reported_classes.create!(**reported, person: profile.pen&.name, added_at: Time.now.utc)
+  end
+
   # Keeps what speaks for the horizon, and its class, for lists.
   def refresh
     speaks = speaking

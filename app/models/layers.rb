@@ -140,16 +140,25 @@ class Layers
       nil
     end
 
+    # In the system of the profile's method where that has the very name, else in whatever system has it.
+    def texture(text)
+      system = @profile.field_method.naming_system
+      plain = Grittle::Written.read(text, system: system)&.added&.empty?
+      ReportedClass.read(text, (system if plain))
+    end
+
     def write_row(row)
       horizon = row[:id] ? @profile.horizons.find(row[:id]) : Horizon.new(profile: @profile)
       raise Record::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
 
       attributes =
         horizon.checked(
-          { upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version)),
+          { upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version, :texture)),
           order: false
         )
+      reported = texture(row[:texture]) if row[:texture].present?
       horizon.new_record? ? horizon.update!(attributes) : horizon.revise(horizon.lock_version, attributes)
+      horizon.report(reported) if reported
       horizon
     end
   end

@@ -37,6 +37,7 @@ module CatalogueSerializer
       boundaries: boundaries,
       **descriptions,
       halving: halving([]),
+      munsell: Grittle::Profile::Munsell.pages,
       designations: Grittle::Profile::DESIGNATIONS,
       thickness_mm: THICKNESS_FROM_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax,

@@ -58,6 +58,7 @@ module ProfileSerializer
       note: site.note,
       described: site.seen,
       position: site.position&.to_s,
+      grid: site.position&.utm,
       photos: DescriptionSerializer.photos(site, photos),
       profile_count: count,
       profiles: listed.map { |profile| summary(profile) }

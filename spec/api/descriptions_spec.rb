@@ -100,7 +100,7 @@ RSpec.describe "what is described" do
 
     it "are taken all or none" do
       expect(take({ upper_cm: 10 }, { upper_cm: 20, findings: [{ test: "ph", value: { value: 6.3, method: "kit" } }] }))
-        .to be_refused(422, "/samples/1/value", "A colour kit is read to half a unit, not to 6.3.")
+        .to be_refused(422, "/samples/1/value", "A colour kit with steps of 0.5 is not read to 6.3.")
       expect(take({ upper_cm: 10, kind: "bucket" })).to be_refused(422, "/samples/0/kind", /no kind “bucket”/)
       expect(Sample.count).to eq 0
     end

@@ -39,6 +39,19 @@ RSpec.describe "the desk table" do
     expect(Horizon.count).to eq 2
   end
 
+  it "takes a class without a reading, in any system, and leaves that of a reading alone" do
+    above, below = profile.horizons.to_a
+    assign(give(begin_reading(above), ball_holds: false, water_uptake: "soaks_in"), "S", reason: "loose")
+    written = write(row(above.reload, texture: "clay"),
+                    row(below.reload, upper_cm: 20, lower_cm: 60, texture: "light clay"))
+    expect(written["horizons"].map { |one| one["named"].values_at("system", "name") })
+      .to eq [%w[usda sand], ["australia", "light clay"]]
+    again = write(row(below.reload, upper_cm: 20, lower_cm: 60, texture: "Light clay"))
+    expect([again["horizons"].last["reported_class"]["said"], ReportedClass.count]).to eq ["light clay", 1]
+    expect(write(row(below.reload, upper_cm: 20, lower_cm: 60, texture: "mud")))
+      .to be_refused(422, "/rows/0/texture", /no texture class “mud”/)
+  end
+
   it "stands beside another profile" do
     other = profile_with(["A", 0, 90])
     expect(api_get("/api/profiles/#{profile.id}/beside/#{other.id}")["differences"].map { |one| one["sentence"] })

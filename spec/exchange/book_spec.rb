@@ -117,7 +117,7 @@ RSpec.describe Exchange::Book do
     %w[horizons roots lots] => /Roots has no/,
     ["horizons", "reported_reading_id", 77] => "There is no readings 77.",
     %w[samples kind bucket] => /no kind “bucket”/,
-    ["findings", "value", { "value" => 6.3, "method" => "kit" }] => /half a unit/,
+    ["findings", "value", { "value" => 6.3, "method" => "kit" }] => /steps of 0.5/,
     ["findings", "value", 6] => "value must be an object.",
     %w[findings test taste] => /no test “taste”/,
     %w[readings step dance] => /no step “dance”/,

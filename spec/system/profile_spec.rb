@@ -113,7 +113,7 @@ RSpec.describe "A profile" do
     expect(page).to have_css("[data-caution='reagent']", text: "Reagents of a pH kit")
     [5.5, 6, 6.3, 7, 7.5].zip([2, 15, 30, 50, 80]).each { |ph, cm| fill_in "pH at #{cm} cm", with: ph.to_s }
     click_button "Take 5 samples"
-    expect(page).to have_text("A colour kit is read to half a unit, not to 6.3.")
+    expect(page).to have_text("A colour kit with steps of 0.5 is not read to 6.3.")
     fill_in "pH at 30 cm", with: "6.5"
     click_button "Take 5 samples"
     expect(page).to have_css("[data-sample]", count: 5).and have_css("[data-ph='7.5']")

@@ -23,6 +23,8 @@ RSpec.describe Grittle::Entry::Fields do
     %w[fragments_percent 12,5] => 12.5,
     ["fragments_percent", 30] => 30,
     %w[fell_in yes] => true,
+    ["root_size", "Medium, 2 to < 5 mm"] => "medium",
+    %w[boundary_topography wavy] => "wavy",
     %w[fell_in no] => false,
     ["note", "  "] => nil,
     ["roots", nil] => nil
@@ -83,5 +85,13 @@ RSpec.describe Grittle::Entry::Fields do
     end
     expect([said["2C"], said["C"], said["B", { "discontinuity" => true }], said["O"], said["2Oa"], said["Bo"]])
       .to eq [[true, false], [false, false], [true, false], [false, true], [true, true], [false, false]]
+  end
+
+  # tan 45° is 1, tan 12° 0.2126 (mathematics).
+  it "takes a slope in degrees as percent, and says both" do
+    slope = described_class::SITE["slope_percent"]
+    expect(["45°", "12 °", 8, "7,5"].map { |typed| slope.read(typed) }).to eq [100, 21.3, 8, 7.5]
+    expect(slope.say(100)).to eq "100 % (45°)"
+    expect { slope.read("95°") }.to raise_error(Grittle::InvalidInput)
   end
 end

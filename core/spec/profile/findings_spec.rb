@@ -30,7 +30,11 @@ RSpec.describe Grittle::Profile::Findings do
   end
 
   {
-    ["ph", { "value" => 6.3, "method" => "kit" }] => /half a unit/, ["ph", { "method" => "kit" }] => "pH is needed.",
+    ["ph", { "value" => 6.3, "method" => "kit" }] => /steps of 0.5 is not read to 6.3/,
+    ["ph", { "value" => 6.3, "method" => "kit", "step" => "0.25" }] => /steps of 0.25/,
+    ["ph", { "value" => 6.5, "upper" => 7.5, "method" => "kit" }] => /between 6.5 and 7.0/,
+    ["ph", { "value" => 6.5, "upper" => 6, "method" => "kit" }] => /the lower one first/,
+    ["ph", { "method" => "kit" }] => "pH is needed.",
     ["ph", { "value" => 15 }] => /0 to 14/,
     ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what the crumb does.",
     ["taste", {}] => /no test “taste”/,

@@ -78,7 +78,11 @@ async function useReceiver(): Promise<void> {
         <TextField
           v-model="form.position"
           label="Position"
-          :hint="site?.position ? `Now ${site.position}` : 'Such as 48.2082, 16.3738, or degrees, minutes and seconds'"
+          :hint="
+            site?.position
+              ? `Now ${[site.position, site.grid].filter(Boolean).join('; ')}`
+              : 'Such as 48.2082, 16.3738, degrees, minutes and seconds, or UTM 33U 602094 5340368'
+          "
           :error="at('position')"
         />
         <button type="button" class="key desk:mt-8" @click="useReceiver">

@@ -6,6 +6,7 @@ import { groups, type Field } from '@/shared/described'
 import CautionNote from '@/shared/CautionNote.vue'
 import PageState from '@/shared/PageState.vue'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
+import MunsellField from '@/shared/MunsellField.vue'
 import CardConflict from './CardConflict.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import { heldBy, useCard } from './useCard'
@@ -42,6 +43,7 @@ const options = (field: Field) =>
       ]
     : (field.words ?? [])
 const count = (fields: Field[]) => fields.filter((field) => card.typed(field.name) !== '').length
+const bounded = computed(() => open.value?.fields.some(({ name }) => name === 'boundary_topography'))
 const put = (field: Field, value: string) => card.give({ [field.name]: value })
 /** What usually goes on downwards is taken over from the horizon above, where nothing is written yet. */
 const carried = computed(() =>
@@ -147,7 +149,7 @@ function closed(): void {
       </button>
       <template v-if="page < pages.length">
         <section
-          v-for="field in page === 0 ? [...open.fields, boundary] : open.fields"
+          v-for="field in bounded ? [boundary, ...open.fields] : open.fields"
           :key="field.name"
           class="grid gap-1.5"
           :aria-label="field.label"
@@ -167,6 +169,15 @@ function closed(): void {
               </button>
             </div>
           </template>
+          <MunsellField
+            v-else-if="field.type === 'munsell'"
+            class="max-w-2xl"
+            :model-value="card.typed(field.name)"
+            :label="field.label"
+            :hint="field.hint ?? undefined"
+            lazy
+            @update:model-value="put(field, $event)"
+          />
           <template v-else>
             <label class="font-extrabold" :for="`card-${field.name}`"
               >{{ field.label }}<span v-if="field.unit" class="font-normal text-pencil"> {{ field.unit }}</span></label
@@ -194,9 +205,6 @@ function closed(): void {
             {{ trouble.sentence }}
           </p>
         </section>
-        <p v-if="page === 0" class="text-pencil text-lg">
-          The chip is computed from the notation; a screen is no colour book.
-        </p>
       </template>
       <PhotoStrip v-else of="horizon" :id="horizon.id" :photos="horizon.photos ?? []" :what="horizon.designation" />
     </main>

@@ -4,6 +4,7 @@ import { useWords, type Horizon, type Profile } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import FormConflict from '@/shared/FormConflict.vue'
 import { changes } from '@/shared/described'
+import MunsellField from '@/shared/MunsellField.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useTray } from '@/beside/useTray'
@@ -107,14 +108,14 @@ async function save(another: boolean): Promise<void> {
           :error="at('lower_cm')"
         />
       </div>
-      <div class="grid grid-cols-2 gap-4 items-start">
-        <TextField
+      <div class="grid desk:grid-cols-2 gap-4 items-start">
+        <MunsellField
           v-model="form.moist_colour"
           label="Colour, moist"
           hint="Munsell, such as 10YR 4/3"
           :error="at('moist_colour')"
         />
-        <TextField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
+        <MunsellField v-model="form.dry_colour" label="Colour, dry" :error="at('dry_colour')" />
       </div>
       <ChoiceField v-model="form.boundary" label="Lower boundary" :options="boundaries" />
       <FormConflict :form="sending" :labels="LABELS" :words="{ boundary: boundaries }" @done="emit('close')" />

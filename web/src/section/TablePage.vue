@@ -25,6 +25,7 @@ const namesOf = ({ words: list, type }: Field): string[] | undefined =>
   type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name)
 const columns = computed<Column[]>(() => [
   ...OWN,
+  { name: 'texture', label: 'Texture', own: true },
   { name: 'boundary', label: 'Lower boundary', own: true, list: boundaries.value.map(({ name }) => name) },
   ...words.value.fields.horizon!.map((field) => ({
     name: field.name,
@@ -64,6 +65,7 @@ const rowsOf = (from: Profile): Row[] =>
       designation: h.designation,
       upper_cm: String(h.upper_cm),
       lower_cm: String(h.lower_cm),
+      texture: h.named?.full_name ?? '',
       boundary: boundaries.value.find(({ value }) => value === h.boundary)?.name ?? '',
       moist_colour: h.moist_colour?.notation ?? '',
       dry_colour: h.dry_colour?.notation ?? '',
@@ -76,6 +78,8 @@ const rowsOf = (from: Profile): Row[] =>
   }))
 watch(profile, (now) => now && !dirty.value && fill(now), { immediate: true })
 
+/** The class of a horizon that was textured follows from its reading. */
+const textured = (row: Row): boolean => !!profile.value?.horizons.find(({ id }) => id === row.id)?.reading
 const cell = (row: Row, name: string) => row.cells[name] ?? ''
 const wrong = (index: number, { name }: Column): string | undefined =>
   at(`rows/${index}/${name}`) ?? at(`rows/${index}/described/${name}`)
@@ -133,7 +137,8 @@ function paste(event: ClipboardEvent, row: number, column: number): void {
       while (rows.value.length <= row + down) rows.value.push({ cells: {} })
       line.split('\t').forEach((value, right) => {
         const target = columns.value[column + right]
-        if (target) rows.value[row + down]!.cells[target.name] = value.trim()
+        if (target && !(target.name === 'texture' && textured(rows.value[row + down]!)))
+          rows.value[row + down]!.cells[target.name] = value.trim()
       })
     })
 }
@@ -150,6 +155,7 @@ async function save(): Promise<void> {
     upper_cm: numberOr(cell(row, 'upper_cm')) ?? null,
     lower_cm: numberOr(cell(row, 'lower_cm')) ?? null,
     boundary: boundaryOf(cell(row, 'boundary')),
+    ...(textured(row) ? {} : { texture: cell(row, 'texture') || null }),
     moist_colour: cell(row, 'moist_colour'),
     dry_colour: cell(row, 'dry_colour'),
     described: Object.fromEntries(
@@ -281,6 +287,7 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
                   :aria-invalid="wrong(r, c) ? 'true' : undefined"
                   :list="c.list ? `list-${c.name}` : c.name === 'designation' ? 'list-designation' : undefined"
                   autocomplete="off"
+                  :readonly="c.name === 'texture' && textured(row)"
                   @keydown="move($event, r, i)"
                   @paste="paste($event, r, i)"
                 />

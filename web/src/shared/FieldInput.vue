@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { Field } from './described'
+import MunsellField from './MunsellField.vue'
 import TextField from './TextField.vue'
 import { useMended } from './useMended'
 
@@ -33,6 +34,13 @@ const options = computed(() => (props.field.type === 'flag' ? YES_NO : props.fie
     <p v-if="wrong" :id="`${id}-about`" class="border-l-8 border-iron bg-warn px-3 py-1">{{ wrong }}</p>
     <p v-else-if="field.hint" :id="`${id}-about`" class="text-pencil text-lg">{{ field.hint }}</p>
   </div>
+  <MunsellField
+    v-else-if="field.type === 'munsell'"
+    v-model="model"
+    :label="field.label"
+    :hint="field.hint ?? undefined"
+    :error="error"
+  />
   <TextField
     v-else
     v-model="model"

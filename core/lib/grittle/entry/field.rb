@@ -16,6 +16,7 @@ module Grittle
 
       attr_reader :name, :label, :type, :group, :words, :range, :unit, :limit, :suggestions, :hint, :source
 
+      # @param degrees [Boolean] whether a percentage may be typed in degrees, such as 12°
       # @param carries [Boolean] whether a new horizon starts with what the one above has
       def initialize(
         name,
@@ -25,6 +26,7 @@ module Grittle
         words: nil,
         range: nil,
         unit: nil,
+        degrees: false,
         limit: TEXT_LIMIT,
         suggestions: nil,
         hint: nil,
@@ -40,6 +42,7 @@ module Grittle
         @words = words
         @range = range
         @unit = unit
+        @degrees = degrees
         @limit = limit
         @suggestions = suggestions
         @hint = hint
@@ -72,7 +75,7 @@ module Grittle
         case type
         when :choice then words.fetch(value, value)
         when :flag then value ? "yes" : "no"
-        when :number then [Units.number(value), unit].compact.join(" ")
+        when :number then [Units.number(value), unit, steepness(value)].compact.join(" ")
         else value.to_s
         end
       end
@@ -100,10 +103,20 @@ module Grittle
       end
 
       def read_number(value)
-        number = value.is_a?(Numeric) ? value : Field.number(value)
+        number = value.is_a?(Numeric) ? value : in_degrees(value) || Field.number(value)
         span = "#{Units.number(range.begin)} to #{Units.number(range.end)}#{" #{unit}" if unit}"
         refuse("#{label} is a number from #{span}, not “#{Spoken.of(value)}”.") unless number && range.cover?(number)
         (number % 1).zero? ? number.to_i : number.to_f
+      end
+
+      def steepness(percent)
+        "(#{Units.number((Math.atan(percent / 100.0) * 180 / Math::PI).round(1))}°)" if @degrees && percent
+      end
+
+      # @return [Float, nil] percent, of what was typed in degrees
+      def in_degrees(text)
+        angle = Field.number(text.to_s.delete_suffix("°")) if @degrees && text.to_s.end_with?("°")
+        (100 * Math.tan(angle * Math::PI / 180)).round(1) if angle&.between?(0, 89)
       end
 
       # The word, or the name it is shown by.

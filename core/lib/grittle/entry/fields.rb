@@ -38,6 +38,17 @@ module Grittle
       PEDS = words("Granular", "Crumb", "Angular blocky", "Subangular blocky", "Platy", "Prismatic", "Columnar")
              .merge("blocky" => "Blocky, not told apart").freeze
       SIZE = words("Very fine", "Fine", "Medium", "Coarse", "Very coarse")
+      AMOUNT = words("None", "Few", "Common", "Many")
+      # [published: Soil Survey Manual, USDA Handbook 18, 2017, ch. 3] "coarse" alone and "fine and coarse" are what
+      # earlier versions kept.
+      ROOT_SIZE = {
+        "very_fine" => "Very fine, < 1 mm", "fine" => "Fine, 1 to < 2 mm", "medium" => "Medium, 2 to < 5 mm",
+        "coarse" => "Coarse, 5 to < 10 mm", "very_coarse" => "Very coarse, 10 mm and more",
+        "fine_and_coarse" => "Fine and coarse"
+      }.freeze
+      PH_STEPS = { "0.1" => "0.1", "0.2" => "0.2", "0.25" => "0.25", "0.5" => "0.5", "1" => "1" }.freeze
+      STRUCTURE = words("Single grain", "Massive", "Weak", "Moderate", "Strong")
+      LIFE = "Roots, fauna, coarse fragments"
 
       SITE = table(
         field("project", "Project", :text, group: "Where and when"),
@@ -49,7 +60,8 @@ module Grittle
               hint: "WGS84, decimal degrees, east is positive"),
         field("accuracy_m", "Accuracy", :number, range: 0..10_000, unit: "m", group: "Where and when"),
         field("elevation_m", "Elevation", :number, range: -500..9000, unit: "m", group: "Where and when"),
-        field("slope_percent", "Slope", :number, range: 0..500, unit: "%", group: "Land"),
+        field("slope_percent", "Slope", :number, range: 0..500, unit: "%", group: "Land", degrees: true,
+              hint: "in %, or in degrees such as 12°"),
         field("aspect", "Aspect", :choice, group: "Land",
               words: {
                 "n" => "North",
@@ -130,11 +142,25 @@ module Grittle
           group: "Colour",
           hint: "It is the parent material's own, not of wetness"
         ),
-        field("structure_grade", "Structure", :choice, group: "Structure", source: MANUAL,
-              words: words("Single grain", "Massive", "Weak", "Moderate", "Strong")),
+        field("boundary_topography", "Topography of the lower boundary", :choice, group: "Boundary", source: MANUAL,
+              words: words("Smooth", "Wavy", "Irregular", "Broken")),
+        field("structure_grade", "Structure", :choice, group: "Structure", source: MANUAL, words: STRUCTURE),
         field("structure_type", "Shape of peds", :choice, words: PEDS,
                                                           group: "Structure", carries: true),
         field("structure_size", "Size of peds", :choice, words: SIZE, group: "Structure"),
+        field("second_structure_grade", "Second structure", :choice, group: "Structure", source: MANUAL,
+              words: STRUCTURE, hint: "that the first parts to, or stands beside it"),
+        field("second_structure_type", "Shape of its peds", :choice, words: PEDS, group: "Structure"),
+        field("second_structure_size", "Size of its peds", :choice, words: SIZE, group: "Structure"),
+        field("clay_films", "Clay films", :choice, words: AMOUNT, group: "Structure", source: MANUAL),
+        field("clay_films_on", "Clay films on", :choice, group: "Structure",
+              words: words("Faces of peds", "Pores", "Faces of peds and pores", "Bridges between grains")),
+        field("slickensides", "Slickensides", :choice, words: AMOUNT, group: "Structure", source: MANUAL),
+        field("cementation", "Cementation", :choice, group: "Structure", source: MANUAL,
+              words: words("Not cemented", "Extremely weakly", "Very weakly", "Weakly", "Moderately", "Strongly",
+                           "Very strongly", "Indurated")),
+        field("cemented_by", "Cemented by", :choice, group: "Structure",
+              words: words("Carbonates", "Gypsum", "Iron", "Silica", "Humus", "More than one")),
         field("digging", "Penetration resistance", :choice, group: "Structure",
               words: words("Loose", "Low", "Moderate", "High", "Very high")),
         field("dry_consistence", "Consistence, dry", :choice, group: "Structure", source: MANUAL,
@@ -144,20 +170,20 @@ module Grittle
         field("stickiness", "Stickiness, wet", :choice, words: STICKY, group: "Structure"),
         field("plasticity", "Plasticity, wet", :choice, words: PLASTIC, group: "Structure"),
         field("moisture", "Moisture", :choice, words: MOISTURE, carries: true, group: "Structure"),
-        field("roots", "Roots", :choice, words: words("None", "Few", "Common", "Many"), carries: true,
-              group: "Roots, fauna, coarse fragments"),
-        field("root_size", "Size of roots", :choice, words: words("Fine", "Coarse", "Fine and coarse"), carries: true,
-              group: "Roots, fauna, coarse fragments"),
+        field("roots", "Roots", :choice, words: AMOUNT, carries: true, group: LIFE),
+        field("root_size", "Size of roots", :choice, words: ROOT_SIZE, carries: true, group: LIFE, source: MANUAL),
+        field("second_roots", "Roots of a second size", :choice, words: AMOUNT, group: LIFE),
+        field("second_root_size", "Second size of roots", :choice, words: ROOT_SIZE, group: LIFE, source: MANUAL),
         field(
           "earthworms",
           "Earthworms",
           :number,
           range: 0..500,
-          group: "Roots, fauna, coarse fragments",
+          group: LIFE,
           hint: "counted in one spadeful"
         ),
-        field("pores", "Pores and channels", :text, group: "Roots, fauna, coarse fragments"),
-        field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: "Roots, fauna, coarse fragments",
+        field("pores", "Pores and channels", :text, group: LIFE),
+        field("fragments_percent", "Coarse fragments", :number, **PERCENT, group: LIFE,
               hint: "by volume, above 2 mm"),
         field(
           "fragments_size",
@@ -165,7 +191,7 @@ module Grittle
           :choice,
           words: words("Gravel", "Cobbles", "Stones", "Boulders"),
           carries: true,
-          group: "Roots, fauna, coarse fragments"
+          group: LIFE
         ),
         field(
           "fragments_shape",
@@ -173,24 +199,28 @@ module Grittle
           :choice,
           words: words("Rounded", "Subrounded", "Angular", "Flat"),
           carries: true,
-          group: "Roots, fauna, coarse fragments"
+          group: LIFE
         ),
-        field("fragments_kind", "Kind of fragments", :text, carries: true, group: "Roots, fauna, coarse fragments",
+        field("fragments_kind", "Kind of fragments", :text, carries: true, group: LIFE,
                                                             suggestions: [
                                                               "ironstone nodules",
                                                               "carbonate nodules",
                                                               "quartz",
                                                               "shale"
                                                             ]),
-        field(
-          "ph",
-          "pH",
-          :number,
-          range: 0..14,
-          group: "Chemistry",
-          hint: "Several depths: take samples on the section"
-        ),
+        field("nodules", "Nodules and concretions", :choice, group: LIFE, source: MANUAL,
+              words: { "none" => "None", "few" => "Few, < 2 %", "common" => "Common, 2 to under 20 %",
+                       "many" => "Many, 20 % and more" }.freeze),
+        field("nodules_of", "Nodules of", :choice, group: LIFE,
+              words: words("Iron and manganese", "Carbonates", "Gypsum", "Ironstone", "More than one")),
+        field("ph", "pH", :number, range: Profile::Ph::RANGE, group: "Chemistry",
+                                   hint: "Several depths: take samples on the section"),
+        field("ph_upper", "pH, up to", :number, range: Profile::Ph::RANGE, group: "Chemistry",
+                                                hint: "Where the colour lies between two of the card"),
         field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
+        field("ph_step", "Step of the card", :choice, words: PH_STEPS, group: "Chemistry"),
+        field("carbonates", "Visible carbonates", :choice, group: "Chemistry", source: MANUAL,
+              words: words("None", "Threads", "Soft masses", "Nodules", "Coatings", "Throughout")),
         field("slaking", "Slaking", :choice, words: SLAKING, group: "Chemistry"),
         field("dispersion", "Dispersion", :choice, words: DISPERSION, group: "Chemistry"),
         field("effervescence", "Effervescence (HCl)", :choice, group: "Chemistry", source: MANUAL,

@@ -9,7 +9,7 @@ module Grittle
       COORDINATE =
         /([-+]?\d+(?:\.\d+)?)\s*(?:[°º]\s*(?:(\d+(?:\.\d+)?)\s*['′’]?)?\s*(?:(\d+(?:\.\d+)?)\s*(?:"|″|”|'')?)?)?/
       SIGNS = { "N" => 1, "E" => 1, "S" => -1, "W" => -1 }.freeze
-      HOW = "Write it such as 48.2082, 16.3738 or 48°12'30\"N 16°22'26\"E."
+      HOW = "Write it such as 48.2082, 16.3738 or 48°12'30\"N 16°22'26\"E or 33U 602094 5340368."
       # Decimals kept of a degree: about 1 dm on the ground.
       DECIMALS = 6
 
@@ -28,6 +28,9 @@ module Grittle
       # @return [Position]
       # @raise [InvalidInput]
       def self.parse(text)
+        grid = Utm.parse(text)
+        return new(*grid) if grid
+
         found = coordinates(plain(text))
         refuse("“#{text}” is no position. #{HOW}") unless found
         found = found.reverse if found.first.last == :longitude
@@ -71,6 +74,9 @@ module Grittle
         size * (whole.start_with?("-") ? -1 : 1) * SIGNS.fetch(letter, 1)
       end
       private_class_method :refuse, :plain, :coordinates, :axis, :degrees
+
+      # @return [String, nil] as a grid reference, to the metre; nil near the poles
+      def utm = Utm.say(latitude, longitude)
 
       # @return [String] in degrees, minutes and seconds
       def to_s = [say(latitude, "N", "S"), say(longitude, "E", "W")].join(" ")

@@ -5,7 +5,7 @@ module Grittle
     # What a companion test showed on a sample at one look: pH by kit, a drop of acid, a crumb in still water. Looks are
     # kept one by one with their times; the newest of each part stands.
     module Findings
-      # A colour card has no finer steps. [common practice]
+      # The step of a colour card where nothing else is said of it. [common practice]
       KIT_STEP = 0.5
       WATERS = { "rain" => "Rain water", "distilled" => "Distilled water", "tap" => "Tap water" }.freeze
 
@@ -15,7 +15,10 @@ module Grittle
       PH =
         table(
           Entry::Field.new("value", "pH", :number, range: Ph::RANGE),
-          Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS)
+          Entry::Field.new("upper", "Up to", :number, range: Ph::RANGE,
+                                                      hint: "Where the colour lies between two of the card"),
+          Entry::Field.new("method", "Read by", :choice, words: Entry::Fields::PH_METHODS),
+          Entry::Field.new("step", "Step of the card", :choice, words: Entry::Fields::PH_STEPS)
         )
       FIZZ =
         table(
@@ -58,7 +61,7 @@ module Grittle
         }
       }.each_value(&:freeze).freeze
       # Parts that are the same for all samples tested at one time.
-      SHARED = %w[method minutes water size_mm air_dry].freeze
+      SHARED = %w[method step minutes water size_mm air_dry].freeze
       CRUMB_FACTS = %w[water air_dry swells remoulded_disperses carbonate_or_gypsum suspension poured_on].freeze
 
       module_function
@@ -86,7 +89,7 @@ module Grittle
       def say(test, looks)
         seen = standing(looks)
         case test
-        when "ph" then "pH #{Units.number(seen['value'])}, #{Ph.class_of(seen['value'])}"
+        when "ph" then say_ph(seen)
         when "fizz" then say_fizz(seen)
         else crumb(looks).sentence
         end
@@ -103,6 +106,12 @@ module Grittle
       # @return [String, nil] what to do or look at next
       def advise(test, looks) = (crumb(looks).advice if test == "crumb")
 
+      def say_ph(seen)
+        read = seen.values_at("value", "upper").compact
+        classes = read.map { |value| Ph.class_of(value) }.uniq
+        "pH #{read.map { |value| Units.number(value) }.join(' to ')}, #{classes.join(' to ')}"
+      end
+
       def say_fizz(seen)
         word = Entry::Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
         return "no effervescence#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
@@ -113,13 +122,25 @@ module Grittle
       def check(test, first, kept)
         refuse(first.name, "#{first.label} is needed.") unless kept.key?(first.name) || test == "crumb"
         refuse("slaking", "Write what the crumb does.") if kept.empty?
-        return unless test == "ph" && kept["method"] == "kit" && (kept["value"] % KIT_STEP).positive?
+        check_ph(kept) if test == "ph"
+      end
 
-        refuse("value", "A colour kit is read to half a unit, not to #{kept['value']}.")
+      # A card is read at its own steps, or between two that follow each other.
+      def check_ph(kept)
+        low, high = kept.values_at("value", "upper")
+        refuse("upper", "pH between #{Units.number(low)} and #{Units.number(high)}: write the lower one first.") \
+          if high && high <= low
+        return unless kept["method"] == "kit"
+
+        step = (kept["step"] || KIT_STEP).to_r
+        off = { "value" => low, "upper" => high }.compact.find { |_, value| (value.to_r.round(3) % step).positive? }
+        refuse(off.first, "A colour kit with steps of #{step.to_f} is not read to #{off.last}.") if off
+        refuse("upper", "Between two colours of the card is between #{low} and #{(low + step.to_f).round(2)}.") \
+          if high && (high - low - step.to_f).abs > 0.001
       end
 
       def refuse(field, sentence) = raise(InvalidInput, [Problem.new(pointer: "/#{field}", sentence: sentence)])
-      private_class_method :say_fizz, :check, :refuse
+      private_class_method :say_ph, :say_fizz, :check, :check_ph, :refuse
     end
   end
 end

@@ -50,6 +50,26 @@ module Grittle
       # Places on the circle of hues from 10Y to 5PB, where grey is green and blue.
       GLEY = (30..75)
 
+      # Hues, values and chromas that colour books for soils have, so far as a chip is drawn here to be picked. Between
+      # them a colour is typed. [common practice]
+      BOOK = {
+        hues: %w[10R 2.5YR 5YR 7.5YR 10YR 2.5Y 5Y 10Y 5GY 5G 5BG 5B N], values: [8, 7, 6, 5, 4, 3, 2],
+        chromas: [1, 2, 3, 4, 6, 8]
+      }.freeze
+
+      # @return [Array<Hash>] "hue", and "chips" value by value, each with its notation and its computed colour
+      def self.pages
+        BOOK[:hues].map do |hue|
+          { "hue" => hue, "chips" => BOOK[:values].map { |value| chips(hue, value) } }
+        end
+      end
+
+      def self.chips(hue, value)
+        notations = hue == "N" ? ["N #{value}/"] : BOOK[:chromas].map { |chroma| "#{hue} #{value}/#{chroma}" }
+        notations.map { |text| { "notation" => text, "chip" => new(text).hex } }
+      end
+      private_class_method :chips
+
       attr_reader :hue, :letters, :value, :chroma
 
       # @param text [String] blanks and case do not matter, a decimal comma is read as a point
