@@ -79,7 +79,7 @@ RSpec.describe "Set-up" do
       Prepare.run(demo: false)
       expect(Site.count).to eq 0
       2.times { Prepare.run }
-      expect(Site.pluck(:name)).to eq ["High Tare", "Sallow Bottom", "Kiln Bank"]
+      expect(Site.order(:id).pluck(:name)).to eq ["High Tare", "Sallow Bottom", "Kiln Bank"]
     end
   end
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { CircleQuestionMark } from '@lucide/vue'
-import { useMediaQuery } from '@vueuse/core'
+import { refDebounced, useMediaQuery, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { mainKey } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import { useDepths } from '@/shared/useDepths'
 import AssignActions from './AssignActions.vue'
@@ -56,6 +57,12 @@ const methodLine = computed(() => {
     .join(', ')
   return reading.value.method_name + (people ? `; ${people}` : '')
 })
+// A changed verdict is told once it has settled, not at every key.
+const announced = refDebounced(
+  computed(() => mainKey(reading.value).sentence),
+  800,
+)
+useTitle(computed(() => `${[title.value, reading.value.profile?.name].filter(Boolean).join(', ')} · Grittle`))
 const waits = computed(
   () =>
     `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`,
@@ -171,7 +178,6 @@ useBenchKeys((key) => {
             </dl>
           </template>
         </QuestionStep>
-        <div class="desk:hidden mt-3 -mx-3"><PeekPanel :step="bench.step.value" /></div>
       </main>
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
         <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
@@ -193,9 +199,12 @@ useBenchKeys((key) => {
         </div>
       </div>
       <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid gap-1">
-        <p role="status" class="text-pencil text-lg leading-tight pl-1">
-          {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
-        </p>
+        <div class="flex items-center gap-3 pl-1">
+          <PeekPanel class="grow" :step="bench.step.value" />
+          <p role="status" class="text-pencil text-base leading-tight shrink-0 max-w-[50%]">
+            {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
+          </p>
+        </div>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">
           <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
             <span aria-hidden="true">‹</span>
@@ -207,6 +216,7 @@ useBenchKeys((key) => {
         </div>
       </div>
     </div>
+    <p role="status" aria-live="polite" class="sr-only" data-verdict-said>{{ announced }}</p>
     <LeaveDialog />
     <KeysDialog :open="keys" @close="keys = false" />
     <MethodDialog v-if="method" open @close="method = false" />

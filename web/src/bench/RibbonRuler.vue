@@ -64,8 +64,12 @@ const perMm = computed(() => (W.value - 20 - PAD) / max.value)
 
 const TOP = 46
 const rows = computed(() => props.reading.ribbons.length + props.coming.length + (narrow.value ? 0 : 1))
-const rowHeight = computed(() => Math.min(narrow.value ? 33 : 46, (narrow.value ? 99 : 160) / Math.max(rows.value, 1)))
-const bellTop = computed(() => TOP + rows.value * rowHeight.value)
+// On a phone the ruler keeps its height, so that what is pressed for every ribbon stays where it is.
+const NARROW_ROWS = 99 // px
+const rowHeight = computed(() =>
+  Math.min(narrow.value ? 33 : 46, (narrow.value ? NARROW_ROWS : 160) / Math.max(rows.value, 1)),
+)
+const bellTop = computed(() => TOP + (narrow.value ? NARROW_ROWS : rows.value * rowHeight.value))
 const bellHeight = computed(() => (narrow.value ? 56 : 70))
 const base = computed(() => bellTop.value + bellHeight.value - 12)
 const rulerTop = computed(() => bellTop.value + bellHeight.value + 4)

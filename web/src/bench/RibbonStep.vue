@@ -41,6 +41,7 @@ const none = computed(() => bench.observations.value.ribbon_forms === false)
 const advice = computed(() => mainKey(reading.value).advice)
 const set = computed(() => reading.value.assessment.ribbon_set)
 const ENDING_KEYS: Record<string, string> = { b: 'broke', f: 'folded', n: 'never_broke', t: 'torn' }
+// In reading order at the desk; on a phone as on a telephone, in three columns.
 const PAD = ['1', '2', '3', '4', '5', 'del', '6', '7', '8', '9', '0', '.']
 const LONGEST_ENTRY = 6
 
@@ -217,7 +218,7 @@ useBenchKeys((key) => {
     </div>
     <div
       v-else
-      class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center"
+      class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center max-desk:min-h-[58px]"
       data-advice
     >
       <div role="status" aria-live="polite">
@@ -247,9 +248,11 @@ useBenchKeys((key) => {
       </button>
     </div>
 
-    <div class="grid gap-1.5 desk:gap-2 self-end desk:grid-cols-[14fr_9fr_6fr] desk:gap-x-4">
+    <div
+      class="grid gap-1.5 desk:gap-2 self-end max-desk:grid-cols-[3fr_1fr] desk:grid-cols-[14fr_9fr_6fr] desk:gap-x-4"
+    >
       <div
-        class="grid grid-cols-4 desk:grid-cols-6 gap-1.5"
+        class="grid grid-cols-3 desk:grid-cols-6 gap-1.5"
         role="group"
         :aria-label="`Length of ribbon ${count + 1} in ${bench.unit.value}`"
       >
@@ -257,14 +260,12 @@ useBenchKeys((key) => {
           v-for="k in PAD"
           :key="k"
           type="button"
-          class="key px-0 min-w-0 text-2xl font-extrabold"
+          class="key px-0 min-w-0 text-2xl font-extrabold max-desk:!min-h-12"
           :class="{
-            'max-desk:order-2': k === 'del',
-            'max-desk:order-3': '456'.includes(k),
-            'max-desk:order-4': k === '0',
-            'max-desk:order-5': '789'.includes(k),
-            'max-desk:order-6': k === '.',
-            'max-desk:order-1': '123'.includes(k),
+            'max-desk:order-1': '123456789'.includes(k),
+            'max-desk:order-2': k === '.',
+            'max-desk:order-3': k === '0',
+            'max-desk:order-4': k === 'del',
           }"
           :aria-label="k === 'del' ? 'Delete' : k === '.' ? 'Point' : k"
           @click="press(k)"
@@ -284,10 +285,10 @@ useBenchKeys((key) => {
           {{ e.name }}
         </button>
       </div>
-      <div class="grid grid-cols-[56px_92px_1fr_92px] desk:grid-cols-1 gap-1.5">
+      <div class="grid max-desk:grid-rows-4 gap-1.5">
         <button
           type="button"
-          class="key px-0 desk:hidden"
+          class="key px-0 desk:hidden !min-h-12"
           :aria-label="`Unit: ${bench.unit.value}. Change it`"
           @click="setUnit(nextUnit)"
         >
@@ -295,14 +296,14 @@ useBenchKeys((key) => {
         </button>
         <button
           type="button"
-          class="key px-0.5 min-w-0 desk:hidden"
+          class="key px-0.5 min-w-0 desk:hidden !min-h-12"
           :aria-label="`It ended: ${endingName}. Change it`"
           @click="nextEnding"
         >
           {{ endingName }}
         </button>
         <output
-          class="min-h-14 border-b-[3px] border-ink grid place-content-center text-center leading-none"
+          class="min-h-12 desk:min-h-14 max-desk:-order-1 border-b-[3px] border-ink grid place-content-center text-center leading-none"
           :aria-label="`Ribbon ${count + 1}`"
         >
           <span v-if="typed" class="text-2xl desk:text-3xl font-extrabold whitespace-nowrap"
@@ -310,11 +311,11 @@ useBenchKeys((key) => {
           >
           <span v-else class="text-pencil">ribbon {{ count + 1 }}</span>
         </output>
-        <button type="button" class="key key-main px-1" :disabled="typedMm === null" @click="add">
+        <button type="button" class="key key-main px-1 max-desk:!min-h-12" :disabled="typedMm === null" @click="add">
           Add <span class="max-desk:sr-only">ribbon {{ count + 1 }}</span>
         </button>
       </div>
-      <div class="grid grid-cols-2 desk:flex gap-1.5 desk:col-span-3">
+      <div class="grid grid-cols-2 desk:flex gap-1.5 max-desk:col-span-2 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
           <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
           <span class="grow text-center whitespace-nowrap" :class="leading.width_mm ? 'desk:w-18' : 'desk:w-28'">{{

@@ -26,10 +26,10 @@ watch(
     class="min-w-0 overflow-x-auto overflow-y-hidden [scrollbar-width:none]"
   >
     <ol class="h-full flex desk:grid desk:auto-cols-fr desk:grid-flow-col min-w-full w-max desk:w-full">
-      <li v-for="(s, i) in steps" :key="s.id" class="grid grow" :class="s.id === current ? 'basis-32' : 'basis-14'">
+      <li v-for="(s, i) in steps" :key="s.id" class="grid grow basis-auto">
         <button
           type="button"
-          class="relative w-full h-full min-w-14 px-3 text-left border-r border-feint grid content-center leading-tight"
+          class="relative w-full h-full min-w-14 px-3 max-desk:px-2 text-left border-r border-feint grid content-center leading-tight"
           :class="s.id === current ? 'bg-lit text-lit-ink' : ''"
           :aria-current="s.id === current ? 'step' : undefined"
           @click="$emit('go', s.id)"
@@ -45,11 +45,13 @@ watch(
               :stroke-width="3.5"
               aria-hidden="true"
             />
-            <span class="desk:hidden">{{ i + 1 }}&nbsp;</span>
-            <span :class="s.id === current ? '' : 'max-desk:sr-only'">{{ s.name }}</span>
+            <span class="max-desk:text-base whitespace-nowrap">{{ s.name }}</span>
           </span>
           <span class="max-desk:sr-only truncate" :class="s.id === current ? '' : 'text-pencil'">{{
             s.said || open
+          }}</span>
+          <span class="desk:hidden text-base font-normal leading-none" aria-hidden="true">{{
+            s.said ? '✓' : i + 1
           }}</span>
           <span v-if="s.id === current" class="absolute inset-x-0 bottom-0 h-[7px] bg-ink" />
         </button>

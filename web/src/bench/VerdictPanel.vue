@@ -74,7 +74,6 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
       <p v-if="evidence.widened" class="text-pencil" data-widened>Wider uncertainty, because of what you ticked.</p>
     </div>
     <WhatNext v-if="phone" :most="3" />
-    <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />
     <EstimateBars v-if="evidence.felt" :evidence="evidence" :most="4" />
     <ul v-if="key.outcomes.length > 1" class="grid gap-1.5 border-t-[1.5px] border-ink pt-2" aria-label="By the key">
       <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] items-end leading-none">
@@ -89,6 +88,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
     <p v-else-if="!key.outcomes.length && key.possible.length > 3 && key.possible.length < 10" class="leading-tight">
       {{ key.possible.map(nameOf).join(', ') }}
     </p>
+    <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />
     <ul v-if="key.notes.length" class="grid gap-1.5">
       <li
         v-for="n in key.notes"

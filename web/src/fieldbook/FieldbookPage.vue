@@ -89,7 +89,12 @@ function addProfile(site: Site): void {
       aria-label="Start"
       class="bg-leaf p-4 desk:p-6 desk:pb-2 flex flex-col gap-3 desk:gap-4 desk:border-r-[2.5px] border-ink"
     >
-      <p class="flex items-center gap-3 text-4xl font-extrabold tracking-tight -ml-1"><MarkGrittle />Grittle</p>
+      <div class="flex items-center justify-between gap-3">
+        <p class="flex items-center gap-3 text-3xl desk:text-4xl font-extrabold tracking-tight -ml-1">
+          <MarkGrittle />Grittle
+        </p>
+        <button type="button" class="key font-extrabold desk:hidden" @click="begin(null)">Quick reading</button>
+      </div>
       <ContinueKey
         v-if="work.data.value?.work"
         :work="work.data.value.work"
@@ -97,7 +102,7 @@ function addProfile(site: Site): void {
         @go="goOn"
       />
       <p v-else class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">Nothing is unfinished.</p>
-      <button type="button" class="key desk:min-h-[68px] text-2xl font-extrabold" @click="begin(null)">
+      <button type="button" class="key min-h-[68px] text-2xl font-extrabold max-desk:hidden" @click="begin(null)">
         Quick reading
       </button>
       <p class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
@@ -109,7 +114,7 @@ function addProfile(site: Site): void {
       <WaitingNote />
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
-          <h1 class="text-[2.625rem] leading-none">Fieldbook</h1>
+          <h1 class="text-3xl desk:text-[2.625rem] leading-none">Fieldbook</h1>
           <p class="text-pencil mt-1.5">
             {{
               list.length

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useWords, type Wanted } from '@/api'
 
@@ -11,6 +11,9 @@ withDefaults(defineProps<{ unfinished?: boolean; placeholder?: string }>(), {
 const model = defineModel<Wanted>({ required: true })
 const words = useWords()
 const text = ref(model.value.text)
+// On a phone the list comes first: what is asked for less often stands behind a key.
+const phone = useMediaQuery('(max-width: 720px)')
+const unfolded = ref(false)
 const set = (part: Partial<Wanted>) => (model.value = { ...model.value, ...part })
 const later = useDebounceFn(() => set({ text: text.value }), 250)
 const systems = computed(() => [...words.value.systems, { value: 'australia', name: 'Field grades' }])
@@ -32,7 +35,10 @@ function clear(): void {
         :placeholder="placeholder"
         @input="later()"
     /></label>
-    <label class="grid gap-0.5 text-base font-semibold"
+    <button v-if="phone" type="button" class="key key-desk" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+      {{ unfolded ? 'Fewer' : 'More' }}
+    </button>
+    <label v-if="!phone || unfolded" class="grid gap-0.5 text-base font-semibold"
       >Class<select
         class="field font-normal !min-h-11 !text-base !px-2 !w-36"
         :value="model.class"
@@ -44,14 +50,14 @@ function clear(): void {
         </optgroup>
       </select></label
     >
-    <label class="grid gap-0.5 text-base font-semibold"
+    <label v-if="!phone || unfolded" class="grid gap-0.5 text-base font-semibold"
       >From<input
         type="date"
         class="field font-normal !min-h-11 !text-base !px-2 !w-38"
         :value="model.from"
         @change="set({ from: ($event.target as HTMLInputElement).value })"
     /></label>
-    <label class="grid gap-0.5 text-base font-semibold"
+    <label v-if="!phone || unfolded" class="grid gap-0.5 text-base font-semibold"
       >To<input
         type="date"
         class="field font-normal !min-h-11 !text-base !px-2 !w-38"
@@ -59,7 +65,7 @@ function clear(): void {
         @change="set({ to: ($event.target as HTMLInputElement).value })"
     /></label>
     <button
-      v-if="unfinished"
+      v-if="unfinished && (!phone || unfolded)"
       type="button"
       class="key key-desk"
       :aria-pressed="model.unfinished === '1'"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Profile } from '@/api'
+import ContrastDrawing from './ContrastDrawing.vue'
 
 // What changes from one horizon to the next, boundary by boundary: the published tests with their odds, and water.
-defineProps<Pick<Profile, 'contrasts' | 'perching' | 'sandwiches'>>()
+defineProps<Pick<Profile, 'contrasts' | 'perching' | 'sandwiches'> & { profile: Profile }>()
 </script>
 
 <template>
@@ -21,6 +22,7 @@ defineProps<Pick<Profile, 'contrasts' | 'perching' | 'sandwiches'>>()
         <p v-if="c.disagreement" class="border-l-8 border-iron bg-warn px-3 py-1" data-disagreement>
           {{ c.disagreement }}
         </p>
+        <ContrastDrawing v-if="c.tests.length" :profile="profile" :contrast="c" />
         <p v-for="t in c.tests" :key="t.test" :data-test="t.test">
           {{ t.sentence }} <span class="text-pencil text-base">{{ t.source }}</span>
         </p>
@@ -46,8 +48,8 @@ defineProps<Pick<Profile, 'contrasts' | 'perching' | 'sandwiches'>>()
       </li>
     </ol>
     <p class="mt-2 text-pencil text-base">
-      Odds come from the two estimates, within the classes that were assigned. No soil is named: films, thickness and
-      the rest are the surveyor's.
+      Odds come from the two estimates, within the classes that were assigned; a red line is the clay that a test asks
+      for. No soil is named: films, thickness and the rest are the surveyor's.
     </p>
   </section>
 </template>

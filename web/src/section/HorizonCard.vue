@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useProfile, useWords } from '@/api'
@@ -35,6 +36,7 @@ const SAVED = {
   conflict: 'Changed in another window',
 }
 
+useTitle(computed(() => [horizon.value?.designation, profile.value?.name, 'Grittle'].filter(Boolean).join(' · ')))
 const options = (field: Field) =>
   field.type === 'flag'
     ? [

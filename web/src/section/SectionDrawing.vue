@@ -25,7 +25,9 @@ defineEmits<{
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
 const { height: windowHeight } = useWindowSize()
-const phone = computed(() => width.value < 620)
+// Below this there is no room for ribbons beside the words: a phone, or a tablet held upright.
+const ROOM_FOR_RIBBONS = 940 // px
+const phone = computed(() => width.value < ROOM_FOR_RIBBONS)
 const unit = toRef(() => props.profile.method.unit)
 const { show } = useUnits(unit)
 const { unit: depthUnit, show: depth, range: depths, ticks } = useDepths()
@@ -121,6 +123,7 @@ const wave = (from: number, to: number, y: number) =>
   `M${from} ${y}${Array.from({ length: Math.floor((to - from) / 20) }, () => 'q5 -6 10 0t10 0').join('')}`
 const nameOf = (h: Horizon) =>
   h.named?.full_name ?? (h.reading ? h.reading.sentence.replace(/\.$/, '') : 'not textured yet')
+const cardOf = (h: Horizon) => `/profiles/${props.profile.id}/horizons/${h.id}`
 const action = (h: Horizon) => (h.reading?.assigned ? 'Open' : h.reading ? 'Continue' : 'Texture')
 const clayText = (h: Horizon) =>
   [
@@ -410,31 +413,40 @@ const label = computed(
             on the limit
           </p>
         </div>
+        <div v-if="phone" class="grid gap-1.5">
+          <button
+            type="button"
+            class="key px-3"
+            :class="h.id === profile.next_horizon_id ? 'key-main' : ''"
+            :aria-label="`${action(h)} ${h.designation}`"
+            @click="$emit('texture', h)"
+          >
+            {{ action(h) }}
+          </button>
+          <RouterLink :to="cardOf(h)" class="key key-desk !px-2" :aria-label="`Describe ${h.designation}`"
+            >Describe</RouterLink
+          >
+        </div>
+      </li>
+    </ol>
+    <template v-if="!phone">
+      <div
+        v-for="{ horizon: h, layer } in rows"
+        :key="`go-${h.id}`"
+        class="absolute right-0 w-[136px] grid gap-1 print:hidden"
+        :style="{ top: `${layer.words + 4}px` }"
+      >
         <button
-          v-if="phone"
           type="button"
-          class="key px-3"
+          class="key"
           :class="h.id === profile.next_horizon_id ? 'key-main' : ''"
           :aria-label="`${action(h)} ${h.designation}`"
           @click="$emit('texture', h)"
         >
           {{ action(h) }}
         </button>
-      </li>
-    </ol>
-    <template v-if="!phone">
-      <button
-        v-for="{ horizon: h, layer } in rows"
-        :key="`go-${h.id}`"
-        type="button"
-        class="absolute right-0 key w-[136px] print:hidden"
-        :class="h.id === profile.next_horizon_id ? 'key-main' : ''"
-        :style="{ top: `${layer.words + 8}px` }"
-        :aria-label="`${action(h)} ${h.designation}`"
-        @click="$emit('texture', h)"
-      >
-        {{ action(h) }}
-      </button>
+        <RouterLink :to="cardOf(h)" class="key key-desk" :aria-label="`Describe ${h.designation}`">Describe</RouterLink>
+      </div>
     </template>
     <ul v-if="profile.gaps.length">
       <li v-for="gap in profile.gaps" :key="gap.upper_cm">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { forgetLists, request, useProfile, type Horizon, type Profile, type Reading } from '@/api'
@@ -35,6 +35,7 @@ const duplicating = ref(false)
 const { ask } = useBin()
 const trouble = ref('')
 
+useTitle(computed(() => `${profile.value?.name ?? 'Section'} · Grittle`))
 const people = computed(() =>
   [profile.value?.hand && `Textured by ${profile.value.hand}`, profile.value?.pen && `recorded by ${profile.value.pen}`]
     .filter(Boolean)
@@ -155,6 +156,7 @@ function splitFrom(horizon: Horizon): void {
         <div class="grid gap-4 content-start">
           <ContrastList
             v-if="profile.contrasts.length || profile.perching.length"
+            :profile="profile"
             :contrasts="profile.contrasts"
             :perching="profile.perching"
             :sandwiches="profile.sandwiches"

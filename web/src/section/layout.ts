@@ -2,7 +2,7 @@ import type { Profile } from '@/api'
 import { linear, spread } from '@/drawing/scale'
 
 /** What one horizon's words need, in px. */
-export const WORDS_HEIGHT = { desk: 92, phone: 150 }
+export const WORDS_HEIGHT = { desk: 116, phone: 176 }
 const LEAST_HEIGHT = 430
 
 export type Layer = { id: number; top: number; bottom: number; words: number }

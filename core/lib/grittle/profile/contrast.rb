@@ -86,8 +86,8 @@ module Grittle
         }
       end
 
-      # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil) and
-      #   "sentence", of those with a chance
+      # @return [Array<Hash>] "test", "name", "source", "probability", "own" (met by the surveyor's figures, or nil),
+      #   "threshold" (percent clay that the lower horizon needs, or nil) and "sentence", of those with a chance
       def tests
         asked.filter_map do |test, (name, source, met)|
           odds = @odds[test]
@@ -95,7 +95,7 @@ module Grittle
           next if odds < LEAST && !by_hand
 
           { "test" => test, "name" => name, "source" => source, "probability" => odds.round(2), "own" => by_hand,
-            "sentence" => say(test, name, odds, by_hand) }
+            "threshold" => threshold(met), "sentence" => say(test, name, odds, by_hand) }
         end
       end
 
@@ -123,6 +123,10 @@ module Grittle
       end
 
       private
+
+      # @return [Integer, nil] percent clay from which on the lower horizon meets a test, over the upper one as it is (as
+      #   the surveyor wrote it, else the mean of the estimate); nil where none does
+      def threshold(met) = (0..100).find { |percent| met.call(own ? own.first : @means.first, percent) }
 
       def asked = @lower.gains? ? TESTS : TESTS.except(*OF_GAIN)
       def ratio = @means.first.positive? ? (@means.last / @means.first).round(2) : nil
