@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "demo_clock"
 require_relative "demo_picture"
 
 # An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. What
@@ -8,6 +9,8 @@ require_relative "demo_picture"
 module Demo
   HAND = "Maren"
   PEN = "Tobe"
+  # When the work began on each of the field days, UTC: one for every site, and one for what was done last.
+  MORNINGS = %w[2026-09-14T07:40:00Z 2026-09-15T08:05:00Z 2026-09-15T13:20:00Z 2026-09-16T07:55:00Z].freeze
   # What the demo's ribbons were measured at.
   THICKNESS_MM = 3
 
@@ -199,10 +202,14 @@ module Demo
 
   def load
     ActiveRecord::Base.transaction do
-      SITES.each { |facts| site(facts) }
-      quick
-      profile(Site.find_by!(name: "High Tare"), HALF_DONE)
-      photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.speaks)
+      Clock.run(*MORNINGS) do |clock|
+        SITES.each { |facts| site(facts, clock) }
+        clock.next_morning
+        quick(clock)
+        profile(Site.find_by!(name: "High Tare"), HALF_DONE, clock)
+        clock.pass(60..120)
+        photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.speaks)
+      end
     end
   end
 
@@ -213,61 +220,86 @@ module Demo
     reading.stand_at(step: "ribbon")
   end
 
-  def site(facts)
+  def site(facts, clock)
+    clock.next_morning
     site = Site.make(**facts.slice(:name, :landform, :note, :position, :described).compact)
-    facts[:profiles].each { |profile| profile(site, profile) }
+    facts[:profiles].each { |profile| profile(site, profile, clock) }
   end
 
-  def profile(site, facts)
+  # Seconds that the parts of the work take, as the work is: a pit is dug, a horizon described, a palmful wetted and
+  # kneaded, a ribbon pushed, an answer given. [common practice]
+  DIG = (1500..2700)
+  DESCRIBE = (120..300)
+  KNEAD = (60..150)
+  PUSH = (25..60)
+  ANSWER = (8..25)
+
+  def profile(site, facts, clock)
+    clock.pass(DIG)
     profile =
       Profile.make(
         site,
         { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN, **facts.slice(:described, :increments) }
       )
     facts[:horizons].each do |designation, upper, lower, soil, seen = {}|
+      clock.pass(DESCRIBE)
       horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower, **seen)
-      texture(Reading.begin(horizon: horizon), **soil) if soil
+      texture(Reading.begin(horizon: horizon), clock, **soil) if soil
     end
+    clock.pass(DESCRIBE)
     Sample.take(profile, facts[:samples]) if facts[:samples]
-    another_hand(profile, **facts[:again]) if facts[:again]
+    another_hand(profile, clock, **facts[:again]) if facts[:again]
   end
 
   # A second reading of one horizon by another hand, on which the first stays the one reported.
-  def another_hand(profile, of:, hand:, **soil)
+  def another_hand(profile, clock, of:, hand:, **soil)
+    clock.pass(DESCRIBE)
     horizon = profile.horizons.find { |layer| layer.designation == of }
     first = horizon.speaks
-    texture(Reading.begin(horizon: horizon, hand: hand), **soil)
+    texture(Reading.begin(horizon: horizon, hand: hand), clock, **soil)
     horizon.reload.change(horizon.lock_version, { reported_reading_id: first.id })
   end
 
-  def quick
-    texture(Reading.begin(label: "Bed by the gate", hand: HAND, pen: HAND), **soil(40, 24, 1))
+  def quick(clock)
+    texture(Reading.begin(label: "Bed by the gate", hand: HAND, pen: HAND), clock, **soil(40, 24, 1))
   end
 
-  def texture(reading, composition:, seed:, tests: USUAL, as: nil, stop_at: nil)
+  APART = %w[mould_feel ball_holds ribbon_forms ribbons moisture_rounds].freeze
+
+  def texture(reading, clock, composition:, seed:, tests: USUAL, as: nil, stop_at: nil)
     felt = Grittle::Evidence::Simulator.new(seed).feel(composition, tests: tests)
+    clock.pass(KNEAD)
     answer(reading, felt.slice("mould_feel"))
-    felt["ball_holds"] ? ball_and_ribbons(reading, felt) : no_ball(reading)
-    answer(reading, felt.except("mould_feel", "ball_holds", "ribbon_forms", "ribbons", "moisture_rounds"))
+    felt["ball_holds"] ? ball_and_ribbons(reading, felt, clock) : no_ball(reading, clock)
+    felt.except(*APART).each do |test, said|
+      clock.pass(ANSWER)
+      answer(reading, test => said)
+    end
     return reading.stand_at(step: stop_at) if stop_at
 
+    clock.pass(ANSWER)
     code, reason = as || [reading.assessment.key.outcomes.first.first, nil]
     reading.assign(reading.lock_version, code, reason: reason)
     reading.stand_at(step: "assign")
   end
 
-  def no_ball(reading)
+  def no_ball(reading, clock)
+    clock.pass(ANSWER)
     answer(reading, "ball_holds" => false)
+    clock.pass(KNEAD)
     reading.answer(reading.lock_version, moisture: "too_dry")
     answer(reading, "ball_holds" => false)
     reading.answer(reading.lock_version, moisture: "neither")
   end
 
-  def ball_and_ribbons(reading, felt)
+  def ball_and_ribbons(reading, felt, clock)
+    clock.pass(ANSWER)
     answer(reading, "ball_holds" => true)
+    clock.pass(PUSH)
     return answer(reading, "ribbon_forms" => false) unless felt["ribbons"]
 
     felt["ribbons"].each do |ribbon|
+      clock.pass(PUSH)
       reading.add_ribbon(
         reading.lock_version,
         entered: ribbon["length_mm"],

@@ -2,7 +2,7 @@
 import { CircleQuestionMark } from '@lucide/vue'
 import { refDebounced, useMediaQuery, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { mainKey } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import { useDepths } from '@/shared/useDepths'
@@ -10,6 +10,7 @@ import AssignActions from './AssignActions.vue'
 import AssignStep from './AssignStep.vue'
 import BallStep from './BallStep.vue'
 import ConflictDialog from './ConflictDialog.vue'
+import GuideStrip from './GuideStrip.vue'
 import KeysDialog from './KeysDialog.vue'
 import LeaveDialog from './LeaveDialog.vue'
 import MethodDialog from './MethodDialog.vue'
@@ -27,6 +28,7 @@ import { useBench } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 import WhatNext from './WhatNext.vue'
 
+const route = useRoute()
 const router = useRouter()
 const { range } = useDepths()
 const bench = useBench()
@@ -133,6 +135,7 @@ useBenchKeys((key) => {
         class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-32"
         :aria-label="steps[index]?.name"
       >
+        <GuideStrip v-if="route.query.guide && !wide" class="mb-3" />
         <p
           v-if="bench.sentence.value"
           role="alert"
@@ -180,6 +183,7 @@ useBenchKeys((key) => {
         </QuestionStep>
       </main>
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
+        <GuideStrip v-if="route.query.guide && wide" class="m-3 mb-0" />
         <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
         <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">

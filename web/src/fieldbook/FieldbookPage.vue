@@ -64,6 +64,16 @@ async function begin(horizonId: number | null): Promise<void> {
     trouble.value = (error as Error).message
   }
 }
+/** A first reading of an imagined sample, told step by step. */
+async function guide(): Promise<void> {
+  trouble.value = ''
+  try {
+    const reading = await request<Reading>('POST', '/api/readings', { label: 'Imagined sample' })
+    void router.push(`/readings/${reading.id}?guide=1`)
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
 function goOn(): void {
   const found = work.data.value?.work
   if (found?.reading_id) void router.push(`/readings/${found.reading_id}`)
@@ -174,6 +184,12 @@ function addProfile(site: Site): void {
         <p class="text-2xl font-extrabold">No sites yet.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
         <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
+        <template v-if="quick.data.value?.total === 0">
+          <p class="mt-6 max-w-xl mx-auto">
+            New here? Texture one sample that you only imagine: about two minutes, and nothing of it stays.
+          </p>
+          <p><button type="button" class="key" @click="guide">Show me one reading</button></p>
+        </template>
       </div>
       <PageTurner v-model="page" :pages="sites.data.value.pages" what="sites" class="mt-6" />
     </main>

@@ -77,6 +77,6 @@ const label = computed(
       style="stroke: var(--iron); stroke-width: 3"
       :data-threshold="line.threshold"
     />
-    <text :x="WIDTH - PAD.right" :y="height - 8" text-anchor="end" font-size="15" class="pencil">clay %</text>
+    <text :x="PAD.left - 10" :y="height - 8" text-anchor="end" font-size="15" class="pencil">clay %</text>
   </svg>
 </template>

@@ -31,6 +31,7 @@ const chosen = computed(() =>
     .find(({ notation }) => plain(notation) === plain(model.value)),
 )
 const chroma = (notation: string) => notation.split('/')[1]
+const valueOf = (notation: string) => notation.split(/[ /]/)[1]
 function pick(notation: string): void {
   text.value = notation
   model.value = notation
@@ -70,7 +71,10 @@ function pick(notation: string): void {
           {{ p.hue }}
         </button>
       </div>
-      <div v-for="row in page.chips" :key="row[0]!.notation" class="flex gap-1">
+      <div v-for="row in page.chips" :key="row[0]!.notation" class="flex gap-1 items-center">
+        <span class="w-5 text-base text-pencil text-right pr-1" aria-hidden="true">{{
+          valueOf(row[0]!.notation)
+        }}</span>
         <button
           v-for="c in row"
           :key="c.notation"
@@ -85,13 +89,13 @@ function pick(notation: string): void {
         />
       </div>
       <p class="flex gap-1 text-base text-pencil" aria-hidden="true">
+        <span class="w-5"></span>
         <span v-for="c in page.chips[0]" :key="c.notation" class="min-w-11 flex-1 max-w-16 text-center">{{
           chroma(c.notation)
         }}</span>
       </p>
       <p class="text-base text-pencil leading-tight">
-        Light above, dark below; chroma to the right. Computed colours on a screen: hold the soil against a colour
-        chart.
+        Value at the left, chroma below. Computed colours on a screen: hold the soil against a colour chart.
       </p>
     </div>
   </div>

@@ -40,7 +40,8 @@ function close(): void {
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-20" @close="close">
+  <!-- Only while it is open: a closed one would still take the focus to what was focused before. -->
+  <Dialog v-if="open" open class="relative z-20" @close="close">
     <div class="fixed inset-0 bg-ink/45" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto">
       <div class="min-h-full grid place-items-center p-3">

@@ -46,7 +46,7 @@ module Grittle
       PATHS = {
         "sand_first" => %w[prepare moisten ball rub ribbon more assign],
         "rolling" => %w[prepare moisten ball wire rub ribbon more assign],
-        "two_numbers" => %w[prepare moisten ball ribbon sand more assign],
+        "two_numbers" => %w[prepare moisten ball sand ribbon more assign],
         "length_alone" => %w[prepare moisten ball ribbon more assign]
       }.freeze
       # Tests of a step where a key rubs for something else.
