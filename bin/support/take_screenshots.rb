@@ -34,6 +34,8 @@ section = "/profiles/#{profiles.fetch('Sallow 1')['id']}"
 ribbon = "/readings/#{horizon['Tare 2', 'Bt1']}"
 more = "/readings/#{horizon['Tare 2', 'AB']}"
 verdict = "/readings/#{horizon['Sallow 1', 'Cg1']}"
+palmful = api("readings")["readings"].first["id"]
+beside = "/side-by-side?readings=#{[palmful, horizon['Tare 1', 'Bt'], horizon['Sallow 1', 'Cg1']].join(',')}"
 tare, sallow = ["Tare 1", "Sallow 1"].map { |name| profiles.fetch(name) }
 card = "/profiles/#{tare['id']}/horizons/#{tare['horizons'].find { |layer| layer['designation'] == 'Bt' }['id']}"
 
@@ -54,11 +56,11 @@ SHOTS = {
   "fieldbook" => ["/", Browser::DESK, "paper"],
   "fieldbook-phone" => ["/", Browser::PHONE, "paper"],
   "section" => [section, Browser::DESK, "paper"],
-  "section-dusk" => [section, Browser::DESK, "dusk"],
   "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
-  "triangle-phone" => ["/triangle?sand=42&clay=19", Browser::PHONE, "dusk"],
   "tests" => ["/tests", Browser::DESK, "paper"],
   "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
+  "quick" => ["/readings", Browser::DESK, "paper"],
+  "side-by-side" => [beside, Browser::DESK, "paper", ->(driver) { driver.execute_script("window.scrollTo(0, 9999)") }],
   "compare" => ["/compare?left=#{tare['id']}&right=#{sallow['id']}", Browser::DESK, "paper"],
   "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
   "card-phone" => [card, Browser::PHONE, "paper"],

@@ -3,7 +3,7 @@ import { computed, inject, onScopeDispose, provide, ref, shallowRef, type Inject
 import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
 import type { Outbox, SaveState, Write } from '@/outbox/outbox'
 import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
-import { usePhotoQueue } from './usePhotoQueue'
+import { usePhotoQueue } from '@/bench/ribbon/usePhotoQueue'
 
 export type RibbonEntry = {
   length: number

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import MethodFields from '@/shared/MethodFields.vue'
+import SheetDialog from '@/shared/SheetDialog.vue'
+import TextField from '@/shared/TextField.vue'
+import { useBench } from '@/bench/useReading'
+
+// By which key, who textures and who writes. The answers stay as they are: a key asks only for what is missing.
+const props = defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const bench = useBench()
+const reading = () => bench.reading.value!
+const method = ref({ ...reading().method })
+const people = ref({ hand: '', pen: '', label: '' })
+
+watch(
+  () => props.open,
+  () => {
+    method.value = { ...reading().method }
+    people.value = { hand: reading().hand ?? '', pen: reading().pen ?? '', label: reading().label ?? '' }
+  },
+  { immediate: true },
+)
+function save(): void {
+  // The unit is changed at the ruler.
+  const parts = Object.fromEntries(Object.entries(method.value).filter(([name]) => name !== 'unit'))
+  const { label, ...named } = people.value
+  bench.change({ ...parts, ...named, ...(reading().horizon ? {} : { label }) })
+  emit('close')
+}
+</script>
+
+<template>
+  <SheetDialog :open="open" title="Method and people" wide @close="$emit('close')">
+    <form class="grid gap-4" @submit.prevent="save">
+      <TextField v-if="!reading().horizon" v-model="people.label" label="What is it?" hint="Such as: bed by the gate" />
+      <MethodFields v-model="method" />
+      <div class="grid grid-cols-2 gap-4">
+        <TextField v-model="people.hand" label="Textured by" />
+        <TextField v-model="people.pen" label="Recorded by" />
+      </div>
+      <button class="key key-main" type="submit">Save</button>
+    </form>
+  </SheetDialog>
+</template>
