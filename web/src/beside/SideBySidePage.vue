@@ -32,7 +32,6 @@ const naming = computed(() =>
       system: data.value!.system,
       kind: 'region' as const,
       regions: [polygon],
-      middle: null,
       clay: null,
     }),
   ),
@@ -57,6 +56,8 @@ const end = computed(() =>
 )
 const x = computed(() => linear(0, end.value * 1.05, NAMES, Math.max(width.value - 12, NAMES + 60)))
 const ticks = computed(() => Array.from({ length: Math.floor(end.value / 25) + 1 }, (_, i) => i * 25))
+/** Whether there is no room for a word behind its interval. */
+const full = ({ ribbons }: Item) => x.value(ribbons!.interval_mm![1]!) > width.value - 60
 const clayOf = ({ clay, own_clay }: Item) =>
   [
     own_clay !== null && own_clay !== undefined ? `${own_clay} % by the hand` : '',
@@ -199,11 +200,15 @@ const ribbonsLabel = computed(() =>
                     />
                     <path :d="`M${x(item.ribbons.mean_mm) - 7} 0h14l-7 11z`" style="fill: var(--ink)" />
                     <text
-                      :x="x(item.ribbons.interval_mm![1]!) + 8"
+                      :x="
+                        full(item)
+                          ? x(Math.max(item.ribbons.interval_mm![0]!, 0)) - 8
+                          : x(item.ribbons.interval_mm![1]!) + 8
+                      "
                       y="26"
                       font-size="17"
                       class="halo"
-                      :text-anchor="x(item.ribbons.interval_mm![1]!) > width - 70 ? 'end' : 'start'"
+                      :text-anchor="full(item) ? 'end' : 'start'"
                     >
                       {{ Math.round(item.ribbons.mean_mm) }}
                     </text>
@@ -216,7 +221,7 @@ const ribbonsLabel = computed(() =>
           </section>
           <section aria-labelledby="triangle-title" class="border-t-2 border-ink pt-2">
             <h2 id="triangle-title" class="text-2xl">Estimates, 80 %</h2>
-            <TextureTriangle :classes="naming" :possible="[]" :width="400" axes>
+            <TextureTriangle :classes="naming" :possible="[]" :width="400" axes codes>
               <template #default="{ frame }">
                 <path
                   v-for="(item, i) in items.filter(({ estimate }) => estimate)"

@@ -17,6 +17,8 @@ const props = defineProps<{
   width: number
   names?: boolean
   axes?: boolean
+  /** Writes the code of every class into its region, where it fits. */
+  codes?: boolean
 }>()
 
 const id = useId()
@@ -85,6 +87,17 @@ const titles = computed(() => {
       }
     })
 })
+/** Codes that have room at the middle of their region. */
+const coded = computed(() =>
+  props.codes
+    ? props.classes.flatMap(({ code, name, middle, regions }) => {
+        if (!middle) return []
+        const [x, y] = at(f.value, middle.sand, middle.clay)
+        const room = Math.max(...regions.map((region) => widthAt(f.value, region, middle.clay)))
+        return room > code.length * 9 + 4 ? [{ code, name, x, y: y + 5 }] : []
+      })
+    : [],
+)
 const ticks = computed(() =>
   props.axes
     ? [20, 40, 60, 80].map((percent) => ({
@@ -146,6 +159,18 @@ const ticks = computed(() =>
       <polygon v-for="(r, i) in given.regions" :key="i" class="assigned-region" :points="points(f, r)" />
     </template>
     <polygon class="inked" style="stroke-width: 2.5" :points="corners(f)" />
+    <text
+      v-for="c in coded"
+      :key="`code-${c.code}`"
+      class="halo-leaf"
+      font-size="14"
+      font-weight="700"
+      text-anchor="middle"
+      :x="c.x"
+      :y="c.y"
+    >
+      {{ c.code }}
+    </text>
     <g v-for="t in ticks" :key="t.percent">
       <path
         class="hair"

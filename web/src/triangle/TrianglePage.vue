@@ -152,7 +152,9 @@ function move(event: KeyboardEvent): void {
         <TextureTriangle
           :classes="t.classes"
           :possible="of(t.system) ? [of(t.system)!.code] : []"
-          :width="phone ? 340 : 300"
+          :width="phone ? 350 : 340"
+          axes
+          codes
         >
           <template #default="{ frame }">
             <g

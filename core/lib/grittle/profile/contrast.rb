@@ -124,8 +124,8 @@ module Grittle
 
       private
 
-      # @return [Integer, nil] percent clay from which on the lower horizon meets a test, over the upper one as it is (as
-      #   the surveyor wrote it, else the mean of the estimate); nil where none does
+      # Over the upper horizon as the surveyor wrote it, else by the mean of the estimate.
+      # @return [Integer, nil] percent clay from which on the lower one meets a test; nil where none does
       def threshold(met) = (0..100).find { |percent| met.call(own ? own.first : @means.first, percent) }
 
       def asked = @lower.gains? ? TESTS : TESTS.except(*OF_GAIN)
