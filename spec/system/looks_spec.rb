@@ -31,6 +31,41 @@ RSpec.describe "Every place" do
     end
   end
 
+  # 200 % at 1280 x 800 leaves 640 x 400 px of the page's own.
+  it "can be used at 200 %, and where the system draws the colours" do
+    at_size(640, 400)
+    places.each do |name, path|
+      visit path
+      expect(page).to have_css("h1", visible: :all)
+      expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 640, name
+    end
+    at_size(*Browser::DESK)
+    chromium.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "forced-colors", value: "active" }])
+    places.each do |name, path|
+      visit path
+      expect(page).to have_css("h1", visible: :all)
+      expect(axe_violations).to be_empty, -> { "#{name}: #{axe_violations.join("\n")}" }
+    end
+  ensure
+    chromium.execute_cdp("Emulation.setEmulatedMedia", features: [])
+  end
+
+  # Cumulative layout shift as browsers measure it (published: W3C Layout Instability, draft).
+  it "shifts its layout by 0.05 at most while it loads" do
+    places.each do |name, path|
+      visit path
+      expect(page).to have_css("h1", visible: :all)
+      shift = page.evaluate_async_script(<<~JS)
+        const done = arguments[0]
+        let sum = 0
+        new PerformanceObserver((list) => list.getEntries().forEach((one) => { sum += one.hadRecentInput ? 0 : one.value }))
+          .observe({ type: 'layout-shift', buffered: true })
+        requestAnimationFrame(() => requestAnimationFrame(() => done(sum)))
+      JS
+      expect(shift).to be <= 0.05, "#{name}: #{shift}"
+    end
+  end
+
   it "keeps bench targets at 56 px and more" do
     visit places["the ribbon"]
     expect(page).to have_css("h1")

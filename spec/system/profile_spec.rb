@@ -28,6 +28,7 @@ RSpec.describe "A profile" do
       :arrow_up,
       :arrow_right,
       :arrow_right,
+      :arrow_right,
       *"7.5YR 4/4".chars,
       :arrow_right,
       :arrow_right,

@@ -23,7 +23,8 @@ defineEmits<{
   split: [horizon: Horizon, cm: number]
 }>()
 const box = useTemplateRef('box')
-const { width } = useElementSize(box)
+// Until it is measured it is about as wide as the window, so that nothing below moves.
+const { width } = useElementSize(box, { width: window.innerWidth - 48, height: 0 })
 const { height: windowHeight } = useWindowSize()
 // Below this there is no room for ribbons beside the words: a phone, or a tablet held upright.
 const ROOM_FOR_RIBBONS = 940 // px

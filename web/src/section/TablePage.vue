@@ -25,8 +25,8 @@ const namesOf = ({ words: list, type }: Field): string[] | undefined =>
   type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name)
 const columns = computed<Column[]>(() => [
   ...OWN,
-  { name: 'texture', label: 'Texture', own: true },
   { name: 'boundary', label: 'Lower boundary', own: true, list: boundaries.value.map(({ name }) => name) },
+  { name: 'texture', label: 'Texture', own: true },
   ...words.value.fields.horizon!.map((field) => ({
     name: field.name,
     label: field.label,

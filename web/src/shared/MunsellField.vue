@@ -40,12 +40,12 @@ function pick(notation: string): void {
 </script>
 
 <template>
-  <div class="grid gap-1 content-start">
+  <div class="grid gap-1 content-start [&_input]:min-h-14">
     <div class="grid grid-cols-[minmax(0,1fr)_auto] gap-2 items-start">
       <TextField v-model="text" @change="model = text" :label="label" :hint="hint" :error="error" />
       <button
         type="button"
-        class="key mt-[30px] !min-h-[52px] px-3"
+        class="key mt-[30px] px-3"
         :aria-expanded="open"
         :aria-label="`Pick: ${label}`"
         @click="open = !open"
