@@ -120,7 +120,7 @@ RSpec.describe "The second opinion at the side of the bench" do
     end
     visit "/profiles/#{profile.id}"
     expect(page).to have_css("svg[aria-label*='Ap, 0 to 20 cm: loam, ribbon 20 mm, 2 made, clay 1']")
-    expect(page).to have_css("svg[aria-label*='not textured yet']").and have_css("svg[aria-label*='not textured yet'] rect.estimate", count: 2)
+    expect(page).to have_css("svg[aria-label*='not textured yet'] rect.estimate", count: 2)
     expect(page).to have_css("[data-contrast='Ap Bt'] text", text: "+")
     within("[data-boundary='20']") do
       expect(page).to have_css(

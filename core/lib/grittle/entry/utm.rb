@@ -42,7 +42,7 @@ module Grittle
         # @return [Array(Float, Float), nil] latitude and longitude in degrees, WGS84; nil for no grid reference
         def parse(text)
           zone, band, easting, northing = text.to_s.upcase.strip.match(WRITTEN)&.captures
-          return unless zone && zone.to_i.between?(1, 60)
+          return unless zone&.to_i&.between?(1, 60)
 
           new.to_degrees(easting.to_f, northing.to_f, zone: zone.to_i, south: band < "N")
         end
