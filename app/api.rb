@@ -84,7 +84,7 @@ class Api < Sinatra::Base
                             "It may have been moved or removed.")
   end
   error(ActiveModel::RangeError) { refuse Problem.new(404, "There is no such thing: the number is too large.") }
-  error(Record::Stale) { |error| refuse stale(error.record) }
+  error(ApplicationRecord::Stale) { |error| refuse stale(error.record) }
   error(Gate::Busy) do |error|
     headers "retry-after" => error.seconds.to_s
     refuse Problem.new(503, error.message)

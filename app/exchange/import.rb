@@ -80,12 +80,12 @@ module Exchange
     # @raise [Unreadable]
     def initialize(id, bytes, facts)
       @id = id
-      @format, @source = Opened.call(bytes, facts["name"])
+      @format, @source = ImportFile.call(bytes, facts["name"])
       @facts = facts
       use_mapping
     end
 
-    def name = Opened.title(@facts["name"])
+    def name = ImportFile.title(@facts["name"])
     def state = @facts["state"]
     def done = @facts["done"]
     def failure = @facts["failure"]

@@ -106,7 +106,7 @@ module Exchange
     def checked(table, row)
       whole(table, row)
       table.columns.each { |column| plain(column, row[column.name]) unless row[column.name].nil? }
-      CHOICES.fetch(table.name, {}).each { |name, words| Record.one_of(name, row[name], words) }
+      CHOICES.fetch(table.name, {}).each { |name, words| ApplicationRecord.one_of(name, row[name], words) }
       table.fields.each { |column| row[column.name] = column.field.read(row[column.name]) }
       send(:"check_#{table.name}", row) if respond_to?(:"check_#{table.name}", true)
     end
@@ -163,7 +163,8 @@ module Exchange
       return if value.nil?
       return Grittle::Observations.new(name => value) if Grittle::Tests::Vocabulary::ALL.key?(name)
       if name == Answer::MOISTURE
-        return Record.one_of(:moisture_answer, value, Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] })
+        words = Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] }
+        return ApplicationRecord.one_of(:moisture_answer, value, words)
       end
       return if name == Answer::EXPECTED && value.is_a?(Hash) && Grittle::NamedClass.find(value)
       if name.start_with?(Answer::KEPT) && Grittle::Contradictions::RULES.key?(name.delete_prefix(Answer::KEPT)) &&
@@ -195,7 +196,7 @@ module Exchange
     def check_layer_changes(row) = Traces.check_layers(row["was"], @ids)
 
     def check_revisions(row)
-      Record.one_of(:record_type, row["record_type"], Traces::OF)
+      ApplicationRecord.one_of(:record_type, row["record_type"], Traces::OF)
       Traces.check(row["was"], row["record_type"])
     end
 

@@ -41,8 +41,8 @@ module Exchange
       properties = feature.is_a?(Hash) && feature["properties"].is_a?(Hash) ? feature["properties"] : {}
       fields = Grittle::Entry::Fields::SITE
       described = Grittle::Entry::Fields.read("site", properties.slice(*fields.keys)).merge(point(feature)).compact
-      name = Record.required_text(:name, properties["name"], "site")
-      Record.one_of(:landform, properties["landform"], Grittle::Profile::LANDFORMS)
+      name = ApplicationRecord.required_text(:name, properties["name"], "site")
+      ApplicationRecord.one_of(:landform, properties["landform"], Grittle::Profile::LANDFORMS)
       {
         name: name[0, 120],
         landform: properties["landform"],

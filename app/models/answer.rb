@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # One thing that was said of a reading: an observation, or another of the events below. Only ever added.
-class Answer < Record
+class Answer < ApplicationRecord
   # Names that are no observations: the loop's answer, what was expected before any water, and why a contradiction is
   # kept (the rule's name follows).
   MOISTURE = "moisture_answer"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The class a person gave to a reading. Only ever added: the newest stands.
-class Assignment < Record
+class Assignment < ApplicationRecord
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true
   attribute :result, ActiveRecord::Type::Json.new

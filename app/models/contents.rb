@@ -74,11 +74,11 @@ class Contents
     @ids[:readings] = within(Reading, sample_id: ids)
   end
 
-  # A palmful that belongs to nothing goes with its only reading.
+  # A palmful of no profile goes with its only reading.
   def of_reading(reading)
     @ids[:readings] = [reading.id]
     sample = reading.sample
-    alone = sample.place.nil? && sample.site_id.nil? && within(Reading, sample_id: sample.id) == [reading.id]
+    alone = sample.place.nil? && within(Reading, sample_id: sample.id) == [reading.id]
     @ids[:samples] = [sample.id] if alone
   end
 

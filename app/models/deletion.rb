@@ -2,7 +2,7 @@
 
 # One thing that was deleted, with all that hangs on it: it lies in the bin, can be restored, and is gone only when the
 # bin is emptied by hand.
-class Deletion < Record
+class Deletion < ApplicationRecord
   OF = { "site" => :sites, "profile" => :profiles, "horizon" => :horizons, "sample" => :samples,
          "reading" => :readings, "photo" => :photos, "import" => :file_imports }.freeze
   # Those that say when they were taken away: they stay in the record of an exported profile.
@@ -18,7 +18,7 @@ class Deletion < Record
   # @param fieldbook [Fieldbook]
   # @param of [String] one of OF
   # @param id [Integer]
-  # @return [Record] what would be deleted
+  # @return [ApplicationRecord] what would be deleted
   # @raise [Grittle::UnknownName, ActiveRecord::RecordNotFound]
   def self.find_in(fieldbook, of, id)
     raise Grittle::UnknownName.new("of", of, OF.keys) unless OF.key?(of)
@@ -30,6 +30,7 @@ class Deletion < Record
   def self.make(fieldbook, of, id)
     transaction do
       record = find_in(fieldbook, of, id)
+      record.profile.lock! if record.is_a?(Horizon) # as for every change of its layers
       named = NamedThing.new(record)
       deletion = create!(fieldbook: fieldbook, of: of, of_id: record.id, label: named.label, within: named.within,
                          counts: Contents.new(record).counts, by: record.writer, deleted_at: Time.now.utc)
@@ -82,7 +83,7 @@ class Deletion < Record
   # @return [Boolean]
   def standing? = restored_at.nil? && emptied_at.nil?
 
-  # @return [Record, nil] what was deleted
+  # @return [ApplicationRecord, nil] what was deleted
   def record = model.find_by(id: of_id)
 
   def model = of == "import" ? FileImport : Object.const_get(of.capitalize)
@@ -118,7 +119,7 @@ class Deletion < Record
     horizons.pluck(:id, :reported_reading_id).to_h.tap { horizons.update_all(reported_reading_id: nil) }
   end
 
-  def loose(samples) = Sample.where(id: samples, horizon_id: nil, profile_id: nil, site_id: nil)
+  def loose(samples) = Sample.where(id: samples, horizon_id: nil, profile_id: nil)
 
   # What lists and sections read of the profile it belongs to.
   def settle
@@ -128,6 +129,7 @@ class Deletion < Record
   end
 
   def refuse_homeless
+    record.profile.lock! if record.is_a?(Horizon)
     home = NamedThing.new(record).home
     refuse("#{home} lies in the bin itself: restore that first.") if home
     record.profile.sequence.check_fits(record.depths) if record.is_a?(Horizon)

@@ -57,7 +57,9 @@ class Fieldbook < ActiveRecord::Base
   # @param input [Hash{Symbol=>Object}] any of #defaults
   # @raise [Grittle::UnknownName]
   def set(input)
-    Methodical::PARTS.each { |name| Record.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices) }
+    Methodical::PARTS.each do |name|
+      ApplicationRecord.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices)
+    end
     self.class.find(id).update!(settings: defaults.merge(input.transform_values do |value|
       value.is_a?(String) ? value.presence : value
     end))

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # One look at a companion test on a sample: pH, fizz, a crumb in water. Only ever added; the newest of each part stands.
-class Finding < Record
+class Finding < ApplicationRecord
   belongs_to :sample
   belongs_to :pen, class_name: "Observer", optional: true
   attribute :value, ActiveRecord::Type::Json.new

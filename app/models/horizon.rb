@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A layer of a profile, from an upper to a lower depth in cm.
-class Horizon < Record
+class Horizon < ApplicationRecord
   include Describable
   include Deletable
 
@@ -29,7 +29,7 @@ class Horizon < Record
     end
   end
 
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def change(version, input)
     profile.with_lock do
       attributes = checked(input)

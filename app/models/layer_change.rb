@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # One change to the layers of a profile, with how they were before it.
-class LayerChange < Record
+class LayerChange < ApplicationRecord
   COLUMNS = %w[id designation upper_cm lower_cm boundary moist_colour dry_colour described reported_reading_id].freeze
 
   belongs_to :profile

@@ -9,7 +9,7 @@ class Layers
   end
 
   # Moves the lower boundary of a horizon, and with it the upper one of the horizon that touches it.
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def move_boundary(horizon, version, lower_cm:)
     change(horizon, version, "boundary below #{horizon.designation}") do
       below = touching(horizon)
@@ -26,13 +26,13 @@ class Layers
 
   # The upper part keeps the readings, but for samples that lie wholly in the lower one.
   # @param designation [String] of the lower part
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def split(horizon, version, at_cm:, designation:)
     change(horizon, version, "split of #{horizon.designation}") do
       refuse("/at_cm", "#{horizon.designation} is #{horizon.depths}: split it between.") \
         unless at_cm > horizon.upper_cm && at_cm < horizon.lower_cm
 
-      name = Record.required_text(:designation, designation, "horizon")
+      name = ApplicationRecord.required_text(:designation, designation, "horizon")
       lower = Horizon.create!(profile: @profile, designation: name, upper_cm: at_cm, lower_cm: horizon.lower_cm,
                               **horizon.attributes.symbolize_keys.slice(:boundary, :described, *Horizon::COLOURS))
       horizon.update!(lower_cm: at_cm, boundary: nil)
@@ -41,7 +41,7 @@ class Layers
   end
 
   # A horizon and the one below that touches it become one, with the readings of both.
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def merge(horizon, version)
     change(horizon, version, "merging of #{horizon.designation}") do
       below = touching(horizon) || refuse("", "No horizon touches #{horizon.designation} from below.")
@@ -54,7 +54,7 @@ class Layers
   # A whole table at once, all rows or none: those with an id are changed, the others added.
   # @param rows [Array<Hash{Symbol=>Object}>] id and version, designation, upper_cm, lower_cm, boundary, colours,
   #   described
-  # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; Record::Stale
+  # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; ApplicationRecord::Stale
   def write(rows)
     @profile.with_lock do
       LayerChange.keep(@profile, "table of horizons")
@@ -84,7 +84,7 @@ class Layers
 
   def change(horizon, version, label)
     @profile.with_lock do
-      raise Record::Stale, horizon unless horizon.reload.lock_version == version
+      raise ApplicationRecord::Stale, horizon unless horizon.reload.lock_version == version
 
       LayerChange.keep(@profile, label)
       yield
@@ -149,7 +149,7 @@ class Layers
 
     def write_row(row)
       horizon = row[:id] ? @profile.horizons.find(row[:id]) : Horizon.new(profile: @profile)
-      raise Record::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
+      raise ApplicationRecord::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
 
       attributes =
         horizon.checked(

@@ -18,7 +18,7 @@ module Methodical
   # @return [Hash] attributes ready to store
   # @raise [Grittle::UnknownName]
   def self.checked(input)
-    PARTS.each { |name| Record.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices) }
+    PARTS.each { |name| ApplicationRecord.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices) }
     %i[hand pen].each { |role| input = input.merge(role => Observer.named(input[role])) if input.key?(role) }
     input
   end

@@ -36,7 +36,7 @@ class NamedThing
 
   private
 
-  # @return [Array<Record>] all that it belongs to, the nearest first
+  # @return [Array<ApplicationRecord>] all that it belongs to, the nearest first
   def above = owner ? [owner, *NamedThing.new(owner).send(:above)] : []
 
   def owner

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Somebody who textures (the hand) or writes it down (the pen).
-class Observer < Record
+class Observer < ApplicationRecord
   belongs_to :fieldbook, default: -> { Fieldbook.current }
 
   # @param name [String, nil]

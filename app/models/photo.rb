@@ -6,7 +6,7 @@ require "vips"
 
 # A photograph of a pit, a horizon or a ribbon. The picture lies in a folder beside the database, under its digest,
 # written anew from its pixels: whatever else the file carried, the place it was taken at among it, is left behind.
-class Photo < Record
+class Photo < ApplicationRecord
   include Deletable
 
   Vips.block_untrusted(true) # loaders that were never meant for strangers' files
@@ -72,11 +72,11 @@ class Photo < Record
     refuse("The picture #{digest[0, 12]} cannot be read.")
   end
 
-  # @param owner [Record]
+  # @param owner [ApplicationRecord]
   # @return [Array<Photo>]
   def self.of(owner) = standing.where(of: OWNERS.key(owner.class.name), of_id: owner.id).order(:id)
 
-  # @param owners [Array<Record>] of one kind
+  # @param owners [Array<ApplicationRecord>] of one kind
   # @return [Hash{Integer=>Array<Photo>}] by the owner's id
   def self.of_each(owners)
     if owners.empty?

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # One exposure at a site, with the method its readings follow.
-class Profile < Record
+class Profile < ApplicationRecord
   include Describable
   include Deletable
 
@@ -56,7 +56,7 @@ class Profile < Record
 
   STRUCTURE = %i[designation upper_cm lower_cm].freeze
 
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def change(version, input)
     revise(version, seen_with(input))
     refresh

@@ -2,7 +2,7 @@
 
 # One hand-texturing of one sample. What happened to it are rows that are added and never overwritten; what stands, what
 # is refused and what follows is the core's Record. This only stores and loads it.
-class Reading < Record
+class Reading < ApplicationRecord
   belongs_to :sample
   belongs_to :hand, class_name: "Observer", optional: true
   belongs_to :pen, class_name: "Observer", optional: true
@@ -52,7 +52,7 @@ class Reading < Record
   # @param answers [Hash{String=>Object}] observations by name
   # @param moisture [String, nil] what the ball that did not hold was
   # @param kept [Hash, nil] :rule of a contradiction and the :reason it is kept for; a nil reason takes that back
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def answer(version, answers: {}, moisture: nil, method: {}, kept: nil)
     write(version) do
       change_method(method) unless method.empty?
@@ -79,13 +79,13 @@ class Reading < Record
 
   # What the hand expects before any water.
   # @param code [String, nil] a class of the reading's key; nil takes it back
-  # @raise [Grittle::UnknownName, Record::Stale]
+  # @raise [Grittle::UnknownName, ApplicationRecord::Stale]
   def expect(version, code) = write(version) { add(record.expect(code)) }
 
   # @param entered [Numeric] length in +unit+
   # @param shape [Hash] thickness_mm, width_mm, working_minute, carried_own_weight, ended
   # @param corrects [Ribbon, nil] the earlier ribbon that this one stands for
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def add_ribbon(version, entered:, unit:, corrects: nil, photo: nil, marks: nil, **shape)
     write(version) do
       add(record.ribbon(entered: entered, unit: unit, corrects: corrects&.id, **shape), photo: photo, marks: marks)
@@ -94,7 +94,7 @@ class Reading < Record
 
   # A ribbon marked on a photograph: its length and what it may be off by come from the marks.
   # @param marks [Hash{Symbol=>Object}] ruler, ribbon, second, click_px as Grittle::RibbonOnPhoto has them
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def add_measured_ribbon(version, photo:, marks:, **shape)
     found = Reading.measure(marks, size: [photo.width, photo.height])
     add_ribbon(version, entered: found.length_mm.round(1), unit: "mm", photo: photo, marks: marks,
@@ -109,11 +109,12 @@ class Reading < Record
     Grittle::RibbonOnPhoto.new(**marks.slice(:ribbon, :click_px).compact, **rulers, size: size)
   end
 
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def take_back(version, ribbon) = write(version) { add(record.take_back(ribbon.id)) }
 
   # @param added [Hash{Symbol=>Object}] what else belongs to the name
-  # @raise [Grittle::InvalidInput, Record::Stale] for an unknown class, or another than the key's without a reason
+  # @raise [Grittle::InvalidInput] for an unknown class, or another than the key's without a reason
+  # @raise [ApplicationRecord::Stale]
   def assign(version, code, reason: nil, **added)
     write(version) { add(record.assign(code, reason: reason, **added)) }
     tell_profile

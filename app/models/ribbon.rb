@@ -2,7 +2,7 @@
 
 # One ribbon with the length as it was entered. A correction is a new row with both times; the earlier one is taken
 # back, not changed.
-class Ribbon < Record
+class Ribbon < ApplicationRecord
   belongs_to :reading
   belongs_to :pen, class_name: "Observer", optional: true
   belongs_to :taken_back_by, class_name: "Observer", optional: true

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A piece of soil that something was done to; of a horizon, a profile at a depth, a site, or of nothing yet.
-class Sample < Record
+class Sample < ApplicationRecord
   include Describable
   include Deletable
 
@@ -43,7 +43,7 @@ class Sample < Record
 
   # Gives a palmful its place: a horizon, a depth of a profile, a site, or nothing.
   # @param to [Hash{Symbol=>Object}] :horizon, :profile with :upper_cm and :lower_cm, or :site
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def move(version, to)
     before = place
     profile = to[:profile]
@@ -56,7 +56,7 @@ class Sample < Record
     [before, place].compact.uniq.each { |moved| moved.refresh(touch: true) }
   end
 
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def change(version, input)
     revise(version, checked(input))
     attach if profile

@@ -2,7 +2,7 @@
 
 # What a site is found by: words and a day of its own, words, classes and days of its profiles, and that one is open. It
 # follows from what is described and is kept so that a search reads an index.
-class SearchTerm < Record
+class SearchTerm < ApplicationRecord
   belongs_to :site
   belongs_to :profile, optional: true
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A piece of land that was looked at in one or more places.
-class Site < Record
+class Site < ApplicationRecord
   include Describable
   include Deletable
 
@@ -19,7 +19,7 @@ class Site < Record
     site
   end
 
-  # @raise [Grittle::InvalidInput, Record::Stale]
+  # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def change(version, input) = revise(version, checked(input))
 
   # Puts it before another in the list of sites.

@@ -20,7 +20,7 @@ module DeletionSerializer
     }
   end
 
-  # @param record [Record] that would be deleted
+  # @param record [ApplicationRecord] that would be deleted
   # @return [Hash] schema DeletionPreview: what goes with it, and whose it is
   def preview(record)
     contents = Contents.new(record)

@@ -12,7 +12,7 @@ module ImportSerializer
       id: import.id,
       name: import.name,
       format: import.format,
-      format_name: Exchange::Opened::FORMATS.fetch(import.format),
+      format_name: Exchange::ImportFile::FORMATS.fetch(import.format),
       state: import.state,
       done: import.done,
       total: source.total,

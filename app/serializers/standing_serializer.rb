@@ -8,7 +8,7 @@ module StandingSerializer
 
   module_function
 
-  # @param record [Record] as it was found, the newer version
+  # @param record [ApplicationRecord] as it was found, the newer version
   # @param names [Array<Symbol>] what was to be changed
   # @return [Hash] its version, and by name how that stands; a name that is no field of the record stands as nil
   def call(record, names)

@@ -94,7 +94,7 @@ require_relative "grittle/profile/findings"
 require_relative "grittle/entry/utm"
 require_relative "grittle/entry/position"
 require_relative "grittle/entry/nmea"
-require_relative "grittle/profile/described"
+require_relative "grittle/profile/horizon_description"
 require_relative "grittle/profile/wetness"
 require_relative "grittle/profile/origin"
 require_relative "grittle/profile/form"
@@ -105,7 +105,7 @@ require_relative "grittle/evidence/grid"
 require_relative "grittle/evidence/hand"
 require_relative "grittle/evidence/model"
 require_relative "grittle/evidence/tables"
-require_relative "grittle/evidence/felt"
+require_relative "grittle/evidence/observed_likelihoods"
 require_relative "grittle/evidence/posterior"
 require_relative "grittle/evidence/margins"
 require_relative "grittle/evidence/estimate"
@@ -116,7 +116,7 @@ require_relative "grittle/evidence/simulator"
 require_relative "grittle/profile/clay_pair"
 require_relative "grittle/profile/contrast"
 require_relative "grittle/profile/perching"
-require_relative "grittle/profile/beside"
+require_relative "grittle/profile/comparison"
 require_relative "grittle/profile/questions"
 
 require_relative "grittle/assessment"
@@ -194,7 +194,7 @@ module Grittle
   # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence"
   # @raise [InvalidInput]
   def self.beside(*profiles)
-    Profile::Beside.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
+    Profile::Comparison.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
   end
 
   # Up to six readings from anywhere, side by side.

@@ -90,7 +90,7 @@ RSpec.describe "The bin", type: :api do
     api_delete("/api/deletions")
     Layers.new(profile.reload).undo
     expect(profile.reload.horizons.map(&:designation)).to eq %w[A]
-    book = Exchange::Opened.call(exported, "book.json").last
+    book = Exchange::ImportFile.call(exported, "book.json").last
     expect(book.problems.to_a).to be_empty
   end
 

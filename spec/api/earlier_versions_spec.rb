@@ -4,7 +4,7 @@
 RSpec.describe "what earlier versions left" do
   it "takes in the package of 2026.11.5, with a reading by every key" do
     format, book =
-      Exchange::Opened.call(
+      Exchange::ImportFile.call(
         File.binread(File.expand_path("../fixtures/package-2026.11.5.zip", __dir__)),
         "fieldbook.zip"
       )

@@ -65,7 +65,7 @@ RSpec.describe "every name that a key gives" do
         shown["horizons"].map { |one| one["named"]["full_name"] }
       )
       %w[pdf svg triangle package].each { |format| file("/api/export?format=#{format}&of=profile&id=#{profile.id}") }
-      taken = Exchange::Book.new(Exchange::Tables::ALL.to_h { |table| [table.name, book[table.name]] }, {})
+      taken = Exchange::FieldbookImport.new(Exchange::Tables::ALL.to_h { |table| [table.name, book[table.name]] }, {})
       expect(taken.problems.to_a).to be_empty
       taken.take_in
       expect(Profile.last.horizons.map { |horizon| horizon.class_given.to_h }).to eq(

@@ -3,7 +3,7 @@
 # What is read down a profile: wetness, what a change is consistent with, the Australian form, and questions.
 RSpec.describe Grittle::Profile do
   def layer(designation, upper, lower, colour: nil, boundary: nil, clay: nil, grade: nil, **seen)
-    described_class::Described.new(
+    described_class::HorizonDescription.new(
       designation: designation,
       depths: described_class::DepthRange.new(upper, lower),
       boundary: boundary,

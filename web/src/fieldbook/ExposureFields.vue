@@ -6,7 +6,10 @@ import TextField from '@/shared/TextField.vue'
 
 // What every exposure has: its name, the type of exposure, and who works there.
 export type Exposure = { name: string; kind: string; hand: string; pen: string }
-defineProps<{ at: (field: string) => string | undefined }>()
+defineProps<{
+  at: (field: string) => string | undefined
+  /** Whether a dialog begins with the name. */ first?: boolean
+}>()
 const model = defineModel<Exposure>({ required: true })
 const words = useWords()
 const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...part })
@@ -14,7 +17,7 @@ const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...par
 
 <template>
   <CautionNote name="exposure" />
-  <TextField :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
+  <TextField :first="first" :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
   <ChoiceField
     :model-value="model.kind"
     label="Exposure type"

@@ -49,7 +49,7 @@ async function save(): Promise<void> {
 <template>
   <SheetDialog open :title="`New profile at ${site.name}`" wide @close="$emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
-      <ExposureFields :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
+      <ExposureFields first :model-value="form" :at="at" @update:model-value="form = { ...form, ...$event }" />
       <MethodFields :model-value="form" @update:model-value="form = { ...form, ...$event }" />
       <ChoiceField
         v-model="form.unit"

@@ -28,7 +28,7 @@ module Grittle
       # @param model [Model] how likely each answer is, and the hand that felt it
       # @raise [UnknownName]
       def initialize(observations, system: "usda", curve: Curves::DEFAULT, model: STANDARD)
-        @felt = Felt.new(observations, curve.is_a?(Curve) ? curve : Curves[curve], model)
+        @felt = ObservedLikelihoods.new(observations, curve.is_a?(Curve) ? curve : Curves[curve], model)
         @system = Grittle.triangle(system).id
       end
 

@@ -188,7 +188,7 @@ module Grittle
       def changed(group, except:)
         return @estimate.shares unless group
 
-        of_group = @made.select { |test, _| Model.group(test) == group && !Felt::OPENING.include?(test) }
+        of_group = @made.select { |test, _| Model.group(test) == group && !ObservedLikelihoods::OPENING.include?(test) }
         axes = of_group.values.map(&:axis).uniq - [except]
         (@changed ||= {})[[group, axes]] ||= axes.reduce(@estimate.shares) do |shares, axis|
           multiplied(shares, *change(axis, of_group.select { |_, table| table.axis == axis }, group))

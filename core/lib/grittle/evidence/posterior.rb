@@ -18,7 +18,7 @@ module Grittle
       # @return [Array<Float>] what lies before each cell, in proportion to the whole at the end
       attr_reader :below
 
-      # @param felt [Felt]
+      # @param felt [ObservedLikelihoods]
       # @param weights [Hash{String=>Float}] by group
       def initialize(felt, weights = Posterior.weights(felt))
         @felt = felt
@@ -56,7 +56,7 @@ module Grittle
       def products
         found = spread(*seen.values)
         @felt.answers.each do |test, table|
-          next if Felt::OPENING.include?(test)
+          next if ObservedLikelihoods::OPENING.include?(test)
 
           weight = @weights.fetch(Model.group(test))
           if table.axis == :cell

@@ -13,7 +13,7 @@ module Grittle
                 "gradational" => "Gradational: the texture becomes finer little by little.",
                 "duplex" => "Duplex (texture contrast): the subsoil is much finer, over a clear boundary." }.freeze
 
-      # @param horizons [Array<Described>] from the surface down, those with a grade
+      # @param horizons [Array<HorizonDescription>] from the surface down, those with a grade
       def initialize(horizons)
         @horizons = horizons.reject(&:organic?).select(&:grade)
         freeze

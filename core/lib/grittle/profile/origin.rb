@@ -10,7 +10,7 @@ module Grittle
       PALER = Data::PROFILE["origin_paler"]
       TELLS = "Clay films, the stones and the sand fractions would tell."
 
-      # @param upper, lower [Described]
+      # @param upper, lower [HorizonDescription]
       def initialize(upper, lower)
         @upper = upper
         @lower = lower

@@ -10,7 +10,7 @@ module Grittle
 
       module_function
 
-      # @param horizons [Array<Described>] from the surface down
+      # @param horizons [Array<HorizonDescription>] from the surface down
       # @param contrasts [Array<Hash>] as Contrast#to_h has them
       # @return [Array<Hash>] "question", "designation", "depth_cm" and "sentence"
       def between(horizons, contrasts)

@@ -49,7 +49,7 @@ module Grittle
         whole.find { |reading| reading["reported"] } || whole.reverse.find { |reading| reading["named"] } || whole.last
       end
 
-      # @return [Array] a name and its horizons, for Beside
+      # @return [Array] a name and its horizons, for Comparison
       def for_comparison = [@name, described]
 
       private
@@ -72,7 +72,7 @@ module Grittle
 
       def seen(horizon, named, verdict)
         colour = horizon["moist_colour"]
-        Described.new(
+        HorizonDescription.new(
           designation: horizon["designation"],
           depths: DepthRange.new(horizon["upper_cm"], horizon["lower_cm"]),
           colour: colour && Munsell.new(colour),

@@ -41,7 +41,7 @@ module Grittle
         end
       end
 
-      # @param horizons [Array<Described>] from the surface down
+      # @param horizons [Array<HorizonDescription>] from the surface down
       def initialize(horizons)
         @signs = horizons.filter_map { |horizon| sign(horizon) }.freeze
         @seen = horizons.any? { |horizon| horizon.colour || horizon.seen["mottle_abundance"] }

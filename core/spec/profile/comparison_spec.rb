@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe Grittle::Profile::Beside do
+RSpec.describe Grittle::Profile::Comparison do
   def layer(name, from, to, code, clay, colour: "10YR 4/4", stones: nil)
-    Grittle::Profile::Described.new(
+    Grittle::Profile::HorizonDescription.new(
       designation: name,
       depths: Grittle::Profile::DepthRange.new(from, to),
       clay: clay,

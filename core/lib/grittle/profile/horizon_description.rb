@@ -9,7 +9,8 @@ module Grittle
     #   colour       Munsell or nil     seen       fields of Entry::Fields::HORIZON by name
     #   boundary     cm from and to     named      NamedClass that speaks for it, or nil
     #   clay         mean percent or nil
-    Described = Struct.new(:designation, :depths, :colour, :seen, :boundary, :clay, :named, keyword_init: true) do
+    HorizonDescription = Struct.new(:designation, :depths, :colour, :seen, :boundary, :clay, :named,
+                                    keyword_init: true) do
       # @return [Boolean] whether it is said to be another material than what lies above
       def other_material? = seen["discontinuity"] == true || designation.match?(/\A[2-9]/)
 

@@ -2,7 +2,7 @@
 
 module Exchange
   # A file that was sent, told by its content: a package, a JSON fieldbook, sites as GeoJSON, or a table of horizons.
-  module Opened
+  module ImportFile
     FORMATS = { "package" => "Package of tables", "json" => "JSON fieldbook", "geojson" => "Sites as GeoJSON",
                 "table" => "Table of horizons" }.freeze
     # Bytes: ten thousand sites take far less.
@@ -14,7 +14,7 @@ module Exchange
 
     # @param bytes [String]
     # @param name [String] of the file
-    # @return [Array] the format, and a Book, SitePoints or HorizonTable
+    # @return [Array] the format, and a FieldbookImport, SitePoints or HorizonTable
     # @raise [Unreadable]
     def call(bytes, name)
       raise Unreadable, "The file is empty." if bytes.empty?
@@ -34,7 +34,7 @@ module Exchange
         zip.names.filter_map do |file|
           (digest = file[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, zip[file]]
         end
-      Book.new(rows, pictures.to_h)
+      FieldbookImport.new(rows, pictures.to_h)
     end
 
     def rows(table, text)
@@ -91,7 +91,7 @@ module Exchange
       end
       pictures = rows["photos"].to_h { |row| [row["digest"], Base64.decode64(row["data"].to_s)] }
       rows["photos"] = rows["photos"].map { |row| row.except("data") }
-      Book.new(rows, pictures)
+      FieldbookImport.new(rows, pictures)
     end
 
     def list(value, name) = value.is_a?(Array) ? value : refuse("“#{name}” must be a list.")

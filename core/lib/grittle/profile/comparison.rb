@@ -4,11 +4,11 @@ module Grittle
   module Profile
     # Two profiles on one depth scale: at every depth where both have a horizon, what differs. [the amounts are our own
     # model]
-    class Beside
+    class Comparison
       CLAY, COLOUR, STONES = %w[clay colour stones].map { |name| Data::PROFILE["beside_#{name}"] }
       DEPTH_CM = Data::PROFILE["beside_depth"]
 
-      # @param one, other [Array] a name and its horizons, as Described
+      # @param one, other [Array] a name and its horizons, as HorizonDescription
       def initialize(one, other)
         @names = [one.first, other.first]
         @layers = [one.last, other.last]

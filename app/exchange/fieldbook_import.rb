@@ -2,7 +2,7 @@
 
 module Exchange
   # A fieldbook that was sent, as rows of the known tables: checked as a whole, then imported as a whole.
-  class Book
+  class FieldbookImport
     attr_reader :problems
 
     # @param rows [Hash{String=>Array<Hash>}] by table; a row by column

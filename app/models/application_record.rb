@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What every kept thing shares.
-class Record < ActiveRecord::Base
+class ApplicationRecord < ActiveRecord::Base
   self.abstract_class = true
 
   # Raised when a change was made on another version than the one that is kept.

@@ -5,7 +5,7 @@ module Grittle
     # What the observations say to the model: a table for each answer, which counts once, as itself. What the keys infer
     # (a ribbon of 30 mm means that a ribbon forms) says nothing new here; only an answer that has no likelihood of its
     # own stands in for a question that was not answered.
-    class Felt
+    class ObservedLikelihoods
       # What stands in for the ball: test => its answers that say so. The first that was given counts, once.
       BALL_BY = {
         "coherence" => ->(said) { said != "none" },

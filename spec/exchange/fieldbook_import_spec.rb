@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What a fieldbook that was sent may hold, row by row: a good one of each table, then each made bad in one place.
-RSpec.describe Exchange::Book do
+RSpec.describe Exchange::FieldbookImport do
   at = "2026-05-31T10:05:00Z"
   method = {
     "key" => "ribbon_and_rub",
