@@ -162,6 +162,7 @@ module Exchange
       name, value = row.values_at("observation", "value")
       return if value.nil?
       return Grittle::Observations.new(name => value) if Grittle::Tests::Vocabulary::ALL.key?(name)
+
       if name == Answer::MOISTURE
         words = Grittle::MoistureLoop::ANSWERS.to_h { |one| [one, one] }
         return ApplicationRecord.one_of(:moisture_answer, value, words)

@@ -17,7 +17,13 @@ const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...par
 
 <template>
   <CautionNote name="exposure" />
-  <TextField :first="first" :model-value="model.name" label="Name" :error="at('name')" @update:model-value="set({ name: $event })" />
+  <TextField
+    :first="first"
+    :model-value="model.name"
+    label="Name"
+    :error="at('name')"
+    @update:model-value="set({ name: $event })"
+  />
   <ChoiceField
     :model-value="model.kind"
     label="Exposure type"
