@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import { forgetLists, request } from '@/api'
 import { useBench } from './useReading'
 
@@ -27,11 +27,13 @@ const tells = computed(() =>
     : TELLS[bench.step.value],
 )
 const leave = () => router.replace({ query: { ...route.query, guide: undefined } })
-async function finish(): Promise<void> {
-  await request('POST', '/api/deletions', { of: 'reading', of_id: bench.reading.value!.id }).catch(() => {})
-  forgetLists()
-  void router.push('/')
-}
+// Whoever goes elsewhere in the middle of it leaves no imagined sample behind.
+onBeforeRouteLeave((to) => {
+  if (to.path.startsWith(`/readings/${bench.reading.value!.id}`)) return
+  void request('POST', '/api/deletions', { of: 'reading', of_id: bench.reading.value!.id })
+    .catch(() => {})
+    .then(forgetLists)
+})
 </script>
 
 <template>
@@ -42,7 +44,9 @@ async function finish(): Promise<void> {
   >
     <p role="status">{{ tells }}</p>
     <p class="flex flex-wrap gap-2">
-      <button v-if="assigned" type="button" class="key key-desk key-main" @click="finish">Finish, and delete it</button>
+      <button v-if="assigned" type="button" class="key key-desk key-main" @click="router.push('/')">
+        Finish, and delete it
+      </button>
       <button type="button" class="key key-desk" @click="leave">{{ assigned ? 'Keep it' : 'Go on alone' }}</button>
     </p>
   </aside>
