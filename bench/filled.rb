@@ -57,7 +57,8 @@ module Filled
     insert(
       Site,
       ids.map do |id|
-        { id: id, fieldbook_id: 1, name: site_name(id), note: "Pasture above the #{PLACES[id % 7].downcase}s" }
+        { id: id, fieldbook_id: 1, place: id, name: site_name(id),
+note: "Pasture above the #{PLACES[id % 7].downcase}s" }
       end
     )
     numbered = ids.flat_map { |id| Array.new(PROFILES) { |place| [((id - 1) * PROFILES) + place + 1, id, place] } }
