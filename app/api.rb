@@ -106,14 +106,14 @@ class Api < Sinatra::Base
       !request.get? || error.problems.any? { |problem| QUERY.include?(problem.pointer.delete_prefix("/")) }
     end
 
+    def standing(record, yours) = { standing: StandingSerializer.call(record, yours.keys) }
+
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)
       sentence =
         "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
       yours = request.delete? ? {} : changes
-      kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : { standing: StandingSerializer.call(
-        record, yours.keys
-      ) }
+      kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : standing(record, yours)
       Problem.new(409, sentence, **kept, yours: yours)
     end
   end

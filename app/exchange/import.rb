@@ -34,14 +34,8 @@ module Exchange
 
       # @raise [ActiveRecord::RecordNotFound]
       def find(id)
-        unless id.match?(ID) && File.exist?(path(id, "facts.json"))
-          raise ActiveRecord::RecordNotFound.new(
-            nil,
-            "Import",
-            "id",
-            id
-          )
-        end
+        kept = id.match?(ID) && File.exist?(path(id, "facts.json"))
+        raise ActiveRecord::RecordNotFound.new(nil, "Import", "id", id) unless kept
 
         # One open file a process: it may be large.
         import =

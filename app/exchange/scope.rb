@@ -37,6 +37,11 @@ module Exchange
       "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
     }.freeze
 
+    # Tables whose rows say in two columns what they are of.
+    SPOKEN_OF = {
+      "photos" => [:of, :of_id, Tables::PHOTO_OF], "revisions" => [:record_type, :record_id, Traces::OF]
+    }.freeze
+
     private
 
     # What lies in the bin is not exported. A horizon or a sample that was deleted by itself stays in the record of its
@@ -45,21 +50,14 @@ module Exchange
       rows = table.model.all
       return rows unless Deletion.standing.exists?
 
-      (OWNERS[table.name] || {}).each do |column, of|
+      OWNERS.fetch(table.name, {}).each do |column, of|
         rows = rows.where.not(column => gone[of]).or(rows.where(column => nil)) if gone[of].any?
       end
-      { "photos" => [:of, Tables::PHOTO_OF], "revisions" => [:record_type, Traces::OF] }.slice(table.name)
-                                                                                        .each_value do |said, owners|
-        owners.each do |word, owner|
-          ids = gone[owner.to_sym]
-          next unless ids.any?
-
-          rows = rows.where.not(
-            said => word, (said == :of ? :of_id : :record_id) => ids
-          )
-        end
+      said, number, owners = SPOKEN_OF[table.name]
+      (owners || {}).reduce(rows) do |left, (word, owner)|
+        ids = gone[owner.to_sym]
+        ids.any? ? left.where.not(said => word, number => ids) : left
       end
-      rows
     end
 
     # @return [Hash{Symbol=>Array<Integer>}] rows that are left out, by table

@@ -3,8 +3,8 @@
 # One thing that was deleted, with all that hangs on it: it lies in the bin, can be restored, and is gone only when the
 # bin is emptied by hand.
 class Deletion < ApplicationRecord
-  OF = { "site" => :sites, "profile" => :profiles, "horizon" => :horizons, "sample" => :samples,
-         "reading" => :readings, "photo" => :photos, "import" => :file_imports }.freeze
+  OF = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "sample" => "Sample",
+         "reading" => "Reading", "photo" => "Photo", "import" => "FileImport" }.freeze
   # Those that say when they were taken away: they stay in the record of an exported profile.
   MARKED = [Horizon, Sample, Photo].freeze
 
@@ -23,26 +23,34 @@ class Deletion < ApplicationRecord
   def self.find_in(fieldbook, of, id)
     raise Grittle::UnknownName.new("of", of, OF.keys) unless OF.key?(of)
 
-    fieldbook.public_send(OF[of]).find(id)
+    fieldbook.public_send(Object.const_get(OF[of]).table_name).find(id)
   end
 
   # @return [Deletion]
   def self.make(fieldbook, of, id)
     transaction do
-      record = find_in(fieldbook, of, id)
-      record.profile.lock! if record.is_a?(Horizon) # as for every change of its layers
+      record = locked(fieldbook, of, id)
       named = NamedThing.new(record)
+      contents = Contents.new(record)
       deletion = create!(fieldbook: fieldbook, of: of, of_id: record.id, label: named.label, within: named.within,
-                         counts: Contents.new(record).counts, by: record.writer, deleted_at: Time.now.utc)
-      deletion.take(record)
+                         counts: contents.counts, by: record.writer, deleted_at: Time.now.utc)
+      deletion.take(record, contents)
       deletion
     end
   end
 
+  # Of two who delete the same thing the second finds it gone; layers change one at a time.
+  def self.locked(fieldbook, of, id)
+    record = find_in(fieldbook, of, id)
+    (record.is_a?(Horizon) ? record.profile : record).lock!
+    find_in(fieldbook, of, id)
+  end
+  private_class_method :locked
+
   # Marks all that hangs on the record, so that no finder finds it.
-  def take(record)
+  # @param contents [Contents]
+  def take(record, contents)
     LayerChange.keep(record.profile, "deletion of #{record.designation}") if record.is_a?(Horizon)
-    contents = Contents.new(record)
     update!(was: { "reported" => unreport(contents.ids[:readings]) })
     contents.each { |model, ids| mark(model.where(id: ids, deletion_id: nil), id) }
     record.class.where(id: record.id).update_all(removed_at: deleted_at) if MARKED.include?(record.class)
@@ -86,7 +94,8 @@ class Deletion < ApplicationRecord
   # @return [ApplicationRecord, nil] what was deleted
   def record = model.find_by(id: of_id)
 
-  def model = of == "import" ? FileImport : Object.const_get(of.capitalize)
+  # @return [Class]
+  def model = Object.const_get(OF.fetch(of))
 
   # @return [Hash{Class=>ActiveRecord::Relation}] the rows that it took
   def taken
@@ -100,6 +109,7 @@ class Deletion < ApplicationRecord
       with_lock do
         refuse("It is not in the bin any more.") unless standing?
         Emptying.new(Contents.new(record, all: true)).call
+        update!(emptied_at: Time.now.utc)
       end
     end
   end

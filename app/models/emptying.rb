@@ -23,7 +23,7 @@ class Emptying
 
   private
 
-  # Deletions of what was inside, or of the thing itself.
+  # Deletions of what was inside, before all of it.
   def taken_before
     found = []
     @contents.each do |model, ids|

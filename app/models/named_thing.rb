@@ -13,7 +13,7 @@ class NamedThing
     when Site, Profile then @record.name
     when Horizon then "#{@record.designation}, #{@record.depths}"
     when Sample then sample(@record)
-    when Reading then [of_reading, @record.class_given&.full_name || "no class yet"].compact.join(", ")
+    when Reading then [@record.name, @record.class_given&.full_name || "no class yet"].join(", ")
     when Photo then @record.caption || "Photograph"
     when FileImport then @record.name_or_file
     end
@@ -51,8 +51,6 @@ class NamedThing
 
   def site = [@record, *above].grep(Site).first
   def gone?(one) = one.deletion_id || (one.is_a?(Horizon) && one.removed_at)
-
-  def of_reading = @record.sample.label || @record.horizon&.designation || "Palmful #{@record.id}"
 
   def sample(one)
     depth = one.depth_text if one.upper_cm

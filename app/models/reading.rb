@@ -140,6 +140,9 @@ class Reading < ApplicationRecord
     Grittle::Verdict.of(assessment, assigned).tap { |found| altered?({ verdict: found, verdict_for: current }) }
   end
 
+  # @return [String] what a person calls it, anywhere: by its label, its horizon, or its number
+  def name = sample.label || (horizon ? "#{profile.name} #{horizon.designation}" : "Palmful #{id}")
+
   # @return [Profile, nil]
   def profile = horizon&.profile || sample.profile
 

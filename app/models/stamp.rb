@@ -39,7 +39,8 @@ module Stamp
     SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at),
       CONCAT_WS(' ', samples.lock_version, samples.updated_at, samples.horizon_id,
         profiles.lock_version, profiles.updated_at, sites.lock_version, sites.updated_at,
-        (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
+        (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons
+          WHERE horizons.profile_id = profiles.id),
         (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos
           WHERE photos.of = 'reading' AND photos.of_id = readings.id))
     FROM readings JOIN samples ON samples.id = readings.sample_id

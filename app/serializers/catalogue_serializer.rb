@@ -37,12 +37,21 @@ module CatalogueSerializer
       boundaries: boundaries,
       **descriptions,
       halving: halving([]),
+      depth_units: depth_units,
+      side_by_side: { fewest: Grittle::SideBySide::FEWEST, most: Grittle::SideBySide::MOST },
       munsell: Grittle::Profile::Munsell.pages,
       designations: Grittle::Profile::DESIGNATIONS,
       thickness_mm: THICKNESS_FROM_MM,
       length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
       thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
     }
+  end
+
+  # Units that a device shows depths in, with cm in one.
+  def depth_units
+    { "cm" => "cm", "in" => "inches" }.map do |unit, name|
+      { value: unit, name: name, cm: Grittle::Entry::Columns::DEPTH_UNITS.fetch(unit).to_f }
+    end
   end
 
   # Every way of halving, so that the page asks without the server.

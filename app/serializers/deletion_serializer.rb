@@ -11,6 +11,7 @@ module DeletionSerializer
       id: deletion.id,
       of: deletion.of,
       of_id: deletion.of_id,
+      kind_name: Contents::NOUNS.fetch(deletion.model.table_name.to_sym, deletion.of).capitalize,
       label: deletion.label,
       within: deletion.within,
       holds: holds(deletion.of, deletion.counts),
@@ -24,9 +25,9 @@ module DeletionSerializer
   # @return [Hash] schema DeletionPreview: what goes with it, and whose it is
   def preview(record)
     contents = Contents.new(record)
-    of = Deletion::OF.key(record.class.table_name.to_sym)
-    { label: NamedThing.new(record).label, within: NamedThing.new(record).within,
-      holds: holds(of, contents.counts), people: contents.people, measured: measured(contents) }
+    named = NamedThing.new(record)
+    { label: named.label, within: named.within, holds: holds(Deletion::OF.key(record.class.name), contents.counts),
+      people: contents.people, measured: measured(contents) }
   end
 
   # @param import [FileImport]
@@ -38,7 +39,7 @@ module DeletionSerializer
 
   # @return [String, nil] all that goes along, without the thing itself where it is one
   def holds(of, counts)
-    own = Deletion::OF[of].to_s
+    own = Object.const_get(Deletion::OF.fetch(of)).table_name
     listed(counts.reject { |table, count| table == own && count == 1 })
   end
 

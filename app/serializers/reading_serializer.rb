@@ -12,6 +12,7 @@ module ReadingSerializer
     {
       id: reading.id,
       version: reading.lock_version,
+      name: reading.name,
       label: reading.sample.label,
       step: reading.step,
       **made(reading),
@@ -100,7 +101,7 @@ module ReadingSerializer
   # @param reading [Reading] of no horizon
   # @return [Hash] schema QuickReading: its summary, and the palmful with where it was taken
   def quick(reading)
-    { **summary(reading), **palmful(reading.sample) }
+    { **summary(reading), name: reading.name, **palmful(reading.sample) }
   end
 
   def palmful(sample)

@@ -29,13 +29,11 @@ module SideBySideSerializer
 
   # Two of one name are told apart by their numbers.
   def named_apart(readings)
-    names = readings.map { |reading| reading.sample.label || horizon_of(reading) || "Palmful #{reading.id}" }
+    names = readings.map(&:name)
     names.zip(readings).map { |name, reading| names.count(name) > 1 ? "#{name} (#{reading.id})" : name }
   end
 
-  def horizon_of(reading) = reading.horizon && "#{reading.profile.name} #{reading.horizon.designation}"
-
   # The triangle that all are drawn in: the first one's.
   def common_system(readings) = readings.first.field_method.evidence_system
-  private_class_method :taken, :whole, :seen, :named_apart, :horizon_of, :common_system
+  private_class_method :taken, :whole, :seen, :named_apart, :common_system
 end

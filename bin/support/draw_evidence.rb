@@ -55,7 +55,8 @@ end
 width = GAP + (STAGES.size * (SIDE + GAP))
 height = (TOP + HEIGHT + 62).round
 File.write(Place.at("docs/evidence.svg"), <<~SVG)
-  <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{width} #{height}" width="#{width}" height="#{height}" font-family="sans-serif" font-size="13" role="img" aria-label="The 80 % region closes in with every answer">
+  <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{width} #{height}" width="#{width}" height="#{height}"
+    font-family="sans-serif" font-size="13" role="img" aria-label="The 80 % region closes in with every answer">
   <rect width="#{width}" height="#{height}" fill="#fcf7ea"/>
   #{panels.join}</svg>
 SVG

@@ -5,6 +5,11 @@
 # columns that lists read in place of computing: what a horizon is called, what is still open, and the verdict of a
 # reading for its version.
 class NameWhatWasGiven < ActiveRecord::Migration[7.2]
+  # Who made a trace, by table.
+  TRACES = {
+    revisions: %i[by], layer_changes: %i[by undone_by], ribbons: %i[taken_back_by], photos: %i[by]
+  }.freeze
+
   def up
     fieldbooks
     assignments
@@ -22,7 +27,7 @@ class NameWhatWasGiven < ActiveRecord::Migration[7.2]
     remove_index :profiles, %i[open touched_at]
     remove_columns :profiles, :open, :touched_at
     remove_column :kept_responses, :replay
-    { revisions: %i[by], layer_changes: %i[by undone_by], ribbons: %i[taken_back_by], photos: %i[by] }.each do |table, names|
+    TRACES.each do |table, names|
       names.each { |name| remove_reference table, name, foreign_key: { to_table: :observers } }
     end
     remove_column :ribbons, :entered_at
@@ -76,7 +81,7 @@ class NameWhatWasGiven < ActiveRecord::Migration[7.2]
   end
 
   def traces
-    { revisions: %i[by], layer_changes: %i[by undone_by], ribbons: %i[taken_back_by], photos: %i[by] }.each do |table, names|
+    TRACES.each do |table, names|
       names.each { |name| add_reference table, name, foreign_key: { to_table: :observers } }
     end
     add_column :ribbons, :entered_at, :datetime, precision: 6
@@ -111,7 +116,10 @@ class NameWhatWasGiven < ActiveRecord::Migration[7.2]
       SET ribbons.entered_at = COALESCE(earlier.taken_back_at, ribbons.made_at)
     SQL
     change_column_null :ribbons, :entered_at, false
-    execute "UPDATE readings SET classed = EXISTS (SELECT 1 FROM assignments WHERE assignments.reading_id = readings.id)"
+    execute <<~SQL.squish
+      UPDATE readings
+      SET classed = EXISTS (SELECT 1 FROM assignments WHERE assignments.reading_id = readings.id)
+    SQL
     execute "UPDATE profiles SET touched_at = updated_at"
   end
 end

@@ -58,7 +58,8 @@ RSpec.describe "Every place" do
       shift = page.evaluate_async_script(<<~JS)
         const done = arguments[0]
         let sum = 0
-        new PerformanceObserver((list) => list.getEntries().forEach((one) => { sum += one.hadRecentInput ? 0 : one.value }))
+        const add = (one) => { sum += one.hadRecentInput ? 0 : one.value }
+        new PerformanceObserver((list) => list.getEntries().forEach(add))
           .observe({ type: 'layout-shift', buffered: true })
         requestAnimationFrame(() => requestAnimationFrame(() => done(sum)))
       JS

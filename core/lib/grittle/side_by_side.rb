@@ -4,6 +4,7 @@ module Grittle
   # Several readings from anywhere, set beside one another: their ribbons and clay, and what differs. Two intervals of
   # ribbons, or two ranges of clay, that do not meet are called a difference; others are not. [our own model]
   class SideBySide
+    # Readings: so many columns stand on a page. [our own]
     MOST = 6
     FEWEST = 2
     # What is shown by itself, or says nothing of the soil.
@@ -60,7 +61,8 @@ module Grittle
       tests = @items.flat_map { |item| item.assessment.observations.to_h.keys }.uniq - APART
       tests.map do |test|
         said = @items.map { |item| said(item.assessment.observations, test) }
-        { "test" => test, "name" => Tests::Catalogue.short(test), "said" => said, "differ" => said.compact.uniq.size > 1 }
+        differ = said.compact.uniq.size > 1
+        { "test" => test, "name" => Tests::Catalogue.short(test), "said" => said, "differ" => differ }
       end
     end
 

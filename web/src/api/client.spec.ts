@@ -22,7 +22,7 @@ const problem = (status: number) => ({
 afterEach(() => vi.unstubAllGlobals())
 
 describe('a request', () => {
-  it('carries a key of its own when it writes, the one given when it is tried again, and none when it reads', async () => {
+  it('carries a key when it writes, its own or the one given for another try, and none when it reads', async () => {
     answers(200, { id: 1 })
     await request('GET', '/api/sites')
     await request('POST', '/api/sites', { name: 'x' })

@@ -67,7 +67,8 @@ const announced = refDebounced(
 useTitle(computed(() => `${[title.value, reading.value.profile?.name].filter(Boolean).join(', ')} · Grittle`))
 const waits = computed(
   () =>
-    `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'} on this device for the server`,
+    `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'}` +
+    ' on this device for the server',
 )
 const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
 
@@ -84,16 +85,9 @@ useBenchKeys((key) => {
 </script>
 
 <template>
-  <div
-    class="text-xl min-h-dvh desk:h-dvh desk:min-h-[780px] grid grid-rows-[auto_1fr] desk:grid-rows-[84px_minmax(0,1fr)]"
-  >
-    <header
-      class="bg-leaf border-b-[2.5px] border-ink grid grid-cols-[56px_1fr_56px] desk:grid-cols-[150px_minmax(0,1fr)_72px] grid-rows-[56px_58px] desk:grid-rows-1"
-    >
-      <RouterLink
-        :to="back"
-        class="grid content-center px-2 no-underline font-semibold leading-tight desk:border-r-[2.5px] border-ink min-h-14"
-      >
+  <div class="bench text-xl">
+    <header class="bench-head">
+      <RouterLink :to="back" class="way-back px-2 leading-tight desk:border-r-[2.5px] border-ink">
         <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span
         ><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span
         ><span class="max-desk:sr-only block truncate font-normal text-pencil">{{

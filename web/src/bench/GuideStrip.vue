@@ -8,23 +8,39 @@ import { useBench } from './useReading'
 const route = useRoute()
 const router = useRouter()
 const bench = useBench()
-const TELLS: Record<string, string> = {
-  prepare:
-    'Imagine a brown palmful from a garden bed. The dry clod breaks between finger and thumb: press “Moderately hard” in its row, then Next.',
-  moisten: 'You wet it a little at a time and knead for a minute or two, until it feels like moist putty. Press Next.',
-  ball: 'You squeeze it, and it holds together. Press “Yes”.',
-  ribbon:
-    'You push it out between thumb and finger. It breaks at 31 mm; the next at 34, the third at 29. Type each length and press Add, or tap the ruler twice. Then press Next.',
-  rub: 'You rub a pinch with plenty of water: a little grit, a little smoothness, and neither stands out. Press “Neither gritty nor smooth”.',
-  more: 'Other tests would make it surer. None is needed now: press Next.',
-  assign:
-    'The key has come to its end. Its class stands there, how near the limit it is, and what other methods would say. Press Assign.',
+const TELLS: Record<string, string[]> = {
+  prepare: [
+    'Imagine a brown palmful from a garden bed. The dry clod breaks between finger and thumb:',
+    'press “Moderately hard” in its row, then Next.',
+  ],
+  moisten: [
+    'You wet it a little at a time and knead for a minute or two, until it feels like moist putty.',
+    'Press Next.',
+  ],
+  ball: ['You squeeze it, and it holds together. Press “Yes”.'],
+  ribbon: [
+    'You push it out between thumb and finger. It breaks at 31 mm; the next at 34, the third at 29.',
+    'Type each length and press Add, or tap the ruler twice. Then press Next.',
+  ],
+  rub: [
+    'You rub a pinch with plenty of water: a little grit, a little smoothness, and neither stands out.',
+    'Press “Neither gritty nor smooth”.',
+  ],
+  more: ['Other tests would make it surer. None is needed now: press Next.'],
+  assign: [
+    'The key has come to its end. Its class stands there, how near the limit it is, and what other methods would say.',
+    'Press Assign.',
+  ],
 }
 const assigned = computed(() => bench.reading.value!.assigned)
 const tells = computed(() =>
-  assigned.value && bench.step.value === 'assign'
-    ? `That is a whole reading: ${assigned.value.full_name}, with every answer kept beside it under “The record”. Nobody's soil was harmed: the imagined palmful can go.`
-    : TELLS[bench.step.value],
+  (assigned.value && bench.step.value === 'assign'
+    ? [
+        `That is a whole reading: ${assigned.value.full_name}, with every answer kept beside it under “The record”.`,
+        "Nobody's soil was harmed: the imagined palmful can go.",
+      ]
+    : (TELLS[bench.step.value] ?? [])
+  ).join(' '),
 )
 const leave = () => router.replace({ query: { ...route.query, guide: undefined } })
 // Whoever goes elsewhere in the middle of it leaves no imagined sample behind.
@@ -39,7 +55,7 @@ onBeforeRouteLeave((to) => {
 <template>
   <aside
     aria-label="First reading"
-    class="border-[2.5px] border-dashed border-ink bg-lit text-lit-ink px-3 py-2 grid gap-y-1 items-center text-lg leading-snug"
+    class="leaf-frame border-dashed !bg-lit text-lit-ink px-3 py-2 grid gap-y-1 text-lg leading-snug"
     data-guide
   >
     <p role="status">{{ tells }}</p>

@@ -32,10 +32,9 @@ const marks = computed(() => {
     .map((cm) => ({ cm, y: y.value(cm) }))
     .filter((mark) => (mark.y - last > 22 ? ((last = mark.y), true) : false))
 })
-const label = computed(
-  () =>
-    `Profile ${props.reading.profile?.name}. ${layers.value.map((l) => `${l.designation} ${l.upper_cm} to ${l.lower_cm} cm, ${l.here ? 'in the hand' : (l.code ?? 'not textured')}`).join('; ')}.`,
-)
+const said = (l: (typeof layers.value)[number]) =>
+  `${l.designation} ${l.upper_cm} to ${l.lower_cm} cm, ${l.here ? 'in the hand' : (l.code ?? 'not textured')}`
+const label = computed(() => `Profile ${props.reading.profile?.name}. ${layers.value.map(said).join('; ')}.`)
 const arrow = (top: number, bottom: number) =>
   `M${X - 4} ${top}H${X + WIDTH}L${X + WIDTH + 8} ${(top + bottom) / 2}L${X + WIDTH} ${bottom}H${X - 4}Z`
 </script>

@@ -29,7 +29,7 @@ watch(
       <li v-for="(s, i) in steps" :key="s.id" class="grid grow basis-auto">
         <button
           type="button"
-          class="relative w-full h-full min-w-14 px-3 max-desk:px-2 text-left border-r border-feint grid content-center leading-tight"
+          class="step-key"
           :class="s.id === current ? 'bg-lit text-lit-ink' : ''"
           :aria-current="s.id === current ? 'step' : undefined"
           @click="$emit('go', s.id)"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { MOST, useTray } from './useTray'
+import { useTray } from './useTray'
 
 // What is gathered to be set side by side, at the foot of the pages it is gathered on.
 const route = useRoute()
-const { tray, clear, href } = useTray()
+const { tray, most, clear, href } = useTray()
 const here = computed(() => ['fieldbook', 'section', 'readings'].includes(String(route.name)))
 </script>
 
@@ -13,10 +13,10 @@ const here = computed(() => ['fieldbook', 'section', 'readings'].includes(String
   <aside
     v-if="here && tray.length"
     aria-label="To be set side by side"
-    class="sticky bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink px-4 desk:px-6 py-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-lg print:hidden"
+    class="page-head sticky bottom-0 z-10 !py-2 !border-b-0 border-t-[2.5px] text-lg print:hidden"
   >
     <p class="grow min-w-0 truncate">
-      <b>Side by side, {{ tray.length }} of {{ MOST }}:</b> {{ tray.map(({ name }) => name).join(', ') }}
+      <b>Side by side, {{ tray.length }} of {{ most }}:</b> {{ tray.map(({ name }) => name).join(', ') }}
     </p>
     <RouterLink v-if="tray.length > 1" class="key key-desk" :to="href()">Show them</RouterLink>
     <span v-else class="text-pencil">Choose one more</span>

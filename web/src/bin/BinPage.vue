@@ -28,15 +28,6 @@ const imports = useQuery(
     queryFn: () => request<Imports>('GET', `/api/file-imports?page=${importPage.value}`),
   })),
 )
-const KINDS: Record<string, string> = {
-  site: 'Site',
-  profile: 'Profile',
-  horizon: 'Horizon',
-  sample: 'Sample',
-  reading: 'Reading',
-  photo: 'Photograph',
-  import: 'Import',
-}
 const trouble = ref('')
 /** What is to be removed for good, while it is asked about. */
 const emptying = ref<Deletion | 'all' | null>(null)
@@ -73,7 +64,7 @@ async function empty(): Promise<void> {
           :key="d.id"
           class="grid desk:grid-cols-[7rem_minmax(0,1fr)_auto] gap-x-4 gap-y-1 items-center border-b border-rule py-2"
         >
-          <span class="text-pencil">{{ KINDS[d.of] }}</span>
+          <span class="text-pencil">{{ d.kind_name }}</span>
           <p class="leading-snug min-w-0">
             <b>{{ d.label }}</b><template v-if="d.within">, {{ d.within }}</template>
             <span v-if="d.holds" class="block">With {{ d.holds }}</span>

@@ -13,7 +13,7 @@ const close = () => ((last.value = null), (trouble.value = ''))
     <div
       v-if="last && !asked"
       :class="tray.length ? 'mb-20' : ''"
-      class="pointer-events-auto m-3 max-desk:mb-32 px-4 py-2 bg-leaf border-[2.5px] border-ink flex flex-wrap items-center gap-3 text-lg"
+      class="leaf-frame pointer-events-auto m-3 max-desk:mb-32 px-4 py-2 flex flex-wrap items-center gap-3 text-lg"
       data-deleted
     >
       <span v-if="trouble" class="font-semibold text-iron">{{ trouble }}</span>

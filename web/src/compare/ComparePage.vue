@@ -69,21 +69,20 @@ const words = (p: Profile) => {
       )),
   )
 }
+const layer = (p: Profile, i: number) => {
+  const { designation, upper_cm, lower_cm } = p.horizons[i]!
+  return `${designation} ${upper_cm} to ${lower_cm} cm, ${nameOf(p, i)}`
+}
 const label = computed(() =>
-  pair.value
-    .map(
-      (p) =>
-        `${p.name}: ${p.horizons.map((h, i) => `${h.designation} ${h.upper_cm} to ${h.lower_cm} cm, ${nameOf(p, i)}`).join('; ')}`,
-    )
-    .join('. '),
+  pair.value.map((p) => `${p.name}: ${p.horizons.map((_, i) => layer(p, i)).join('; ')}`).join('. '),
 )
 </script>
 
 <template>
   <PageState v-if="!sites.data.value" :error="sites.error.value" @retry="sites.refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
+    <header class="page-head">
+      <RouterLink to="/" class="way-back">‹ Fieldbook</RouterLink>
       <h1 class="text-3xl leading-tight grow">Side by side</h1>
       <label
         v-for="side in ['left', 'right'] as const"

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { fillOf } from './grain'
 
-// A profile's column, horizon by horizon to depth: ground, the grain of the class, an outline; dashed where no class has
-// been given. Everywhere the same; what else a drawing says lies beside or over it.
+// A profile's column, horizon by horizon to depth: ground, the grain of the class, an outline; dashed where no class
+// has been given. Everywhere the same; what else a drawing says lies beside or over it.
 type Named = { system?: string | null; code?: string | null } | null | undefined
 const props = defineProps<{
   layers: readonly { id: number; upper_cm: number; lower_cm: number; named?: Named }[]

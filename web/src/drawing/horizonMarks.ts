@@ -36,7 +36,9 @@ export function horizonMarks(
   const roots = places(horizon.id + 7, number(ROOTS[String(seen.roots)]), { ...box, bottom: box.top + 1 }, 8).map(
     ({ x, size, turn }) => {
       const length = Math.min((box.bottom - box.top) * (0.35 + 0.45 * size), 90)
-      return `M${tenth(x)} ${tenth(box.top)}q${tenth((turn - 0.5) * 26)} ${tenth(length / 2)} ${tenth((turn - 0.5) * 8)} ${tenth(length)}`
+      const lean = turn - 0.5
+      const bend = [lean * 26, length / 2, lean * 8, length].map(tenth).join(' ')
+      return `M${tenth(x)} ${tenth(box.top)}q${bend}`
     },
   )
   const stones = places(
@@ -46,7 +48,10 @@ export function horizonMarks(
     10,
   ).map(({ x, y, size, turn }) => {
     const r = 4 + size * 5
-    return `M${tenth(x - r)} ${tenth(y)}l${tenth(r * 0.7)} ${tenth(-r * 0.8)}h${tenth(r * (0.6 + turn * 0.4))}l${tenth(r * 0.5)} ${tenth(r * 0.7)}l${tenth(-r * 0.6)} ${tenth(r * 0.8)}h${tenth(-r * 0.9)}z`
+    return [
+      `M${tenth(x - r)} ${tenth(y)}l${tenth(r * 0.7)} ${tenth(-r * 0.8)}h${tenth(r * (0.6 + turn * 0.4))}`,
+      `l${tenth(r * 0.5)} ${tenth(r * 0.7)}l${tenth(-r * 0.6)} ${tenth(r * 0.8)}h${tenth(-r * 0.9)}z`,
+    ].join('')
   })
   return { mottles: mottles.join(''), roots: roots.join(''), stones: stones.join('') }
 }

@@ -21,13 +21,18 @@ export function ribbonPath(x0: number, x1: number, y: number, thickness: number,
     )
   const top = edge(-half)
   const bottom = edge(half).reverse()
-  return `M${tenth(x0)} ${tenth(y - half)}L${top.join('L')}${ending(end, x1, y, half, ended)}L${bottom.join('L')}L${tenth(x0)} ${tenth(y + half)}Z`
+  const tip = ending(end, x1, y, half, ended)
+  return `M${tenth(x0)} ${tenth(y - half)}L${top.join('L')}${tip}L${bottom.join('L')}L${tenth(x0)} ${tenth(y + half)}Z`
 }
 
 function ending(end: number, x1: number, y: number, half: number, ended: string): string {
   const at = (x: number, dy: number) => `${tenth(x)} ${tenth(y + dy)}`
   if (ended === 'folded')
-    return `C${at(x1 + 2, -half)} ${at(x1 + 4, half * 1.4)} ${at(x1 - 2, half * 2.2)}L${at(x1 - half * 1.4, half * 1.9)}C${at(x1 - half, half * 1.4)} ${at(x1 - half, half)} ${at(end, half)}`
+    return [
+      `C${at(x1 + 2, -half)} ${at(x1 + 4, half * 1.4)} ${at(x1 - 2, half * 2.2)}`,
+      `L${at(x1 - half * 1.4, half * 1.9)}`,
+      `C${at(x1 - half, half * 1.4)} ${at(x1 - half, half)} ${at(end, half)}`,
+    ].join('')
   if (ended === 'never_broke') return `L${at(x1, -half)}L${at(x1 + half, 0)}L${at(x1, half)}`
   const notch = ended === 'torn' ? 12 : 6
   return `L${at(x1 - notch, -half * 0.4)}L${at(x1, 0)}L${at(x1 - notch, half * 0.4)}L${at(x1 - 2, half)}`

@@ -45,6 +45,7 @@ export const corners = (f: Frame): string =>
 /** Grains over the whole triangle, the kind drawn by lot from the composition under each. */
 export function field(f: Frame, step: number): { dots: string; dashes: string; lines: string } {
   const random = seeded(5)
+  const long = step * 1.2 // px: of a line of clay
   let dots = ''
   let dashes = ''
   let lines = ''
@@ -60,8 +61,7 @@ export function field(f: Frame, step: number): { dots: string; dashes: string; l
       const [px, py] = [tenth(x), tenth(y)]
       if (lot < sand) dots += `M${px - 1.2} ${py}a1.2 1.2 0 1 0 2.4 0a1.2 1.2 0 1 0 -2.4 0`
       else if (lot < sand + silt) dashes += `M${tenth(x - 3)} ${py}h6`
-      else
-        lines += `M${tenth(x - step * 0.6)} ${tenth(y - 1.2)}h${tenth(step * 1.2)}m${tenth(-step * 1.2)} 2.4h${tenth(step * 1.2)}`
+      else lines += `M${tenth(x - long / 2)} ${tenth(y - 1.2)}h${tenth(long)}m${tenth(-long)} 2.4h${tenth(long)}`
     }
   return { dots, dashes, lines }
 }

@@ -80,7 +80,7 @@ async function run(): Promise<void> {
 <template>
   <div class="min-h-dvh flex flex-col text-lg">
     <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex items-center gap-6">
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
+      <RouterLink to="/" class="way-back">‹ Fieldbook</RouterLink>
       <div>
         <h1 class="text-3xl leading-tight">Import</h1>
         <p class="text-pencil leading-tight">All of a file, or nothing of it</p>
@@ -89,7 +89,7 @@ async function run(): Promise<void> {
     <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-5 content-start max-w-6xl">
       <label
         v-if="!sent"
-        class="border-[2.5px] border-dashed border-ink p-6 grid grid-cols-[minmax(0,1fr)] gap-2 justify-items-start cursor-pointer focus-within:outline-3"
+        class="drop-place"
         :class="over ? 'bg-lit text-lit-ink' : 'bg-leaf'"
         @dragover.prevent="over = true"
         @dragleave="over = false"

@@ -3,6 +3,7 @@ import { useWords } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import TextField from '@/shared/TextField.vue'
+import PeopleFields from '@/shared/PeopleFields.vue'
 
 // What every exposure has: its name, the type of exposure, and who works there.
 export type Exposure = { name: string; kind: string; hand: string; pen: string }
@@ -30,18 +31,5 @@ const set = (part: Partial<Exposure>) => (model.value = { ...model.value, ...par
     :options="words.exposures"
     @update:model-value="set({ kind: $event })"
   />
-  <div class="grid desk:grid-cols-2 gap-4 items-start">
-    <TextField
-      :model-value="model.hand"
-      label="Textured by"
-      :error="at('hand')"
-      @update:model-value="set({ hand: $event })"
-    />
-    <TextField
-      :model-value="model.pen"
-      label="Recorded by"
-      :error="at('pen')"
-      @update:model-value="set({ pen: $event })"
-    />
-  </div>
+  <PeopleFields :model-value="model" :at="at" @update:model-value="set($event)" />
 </template>

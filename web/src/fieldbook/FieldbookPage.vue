@@ -45,6 +45,16 @@ const textured = computed(() => horizons.value.filter(({ code }) => code).length
 const inAll = computed(() => list.value.reduce((sum, { profile_count }) => sum + profile_count, 0))
 const count = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`
 
+const summary = computed(() => {
+  if (!list.value.length) return searching.value ? 'No site found' : 'No site yet'
+  const { total, more } = sites.data.value!
+  const all = inAll.value === profiles.value.length // else horizons are not counted
+  return [
+    `${more ? 'more than ' : ''}${count(total, 'site')}`,
+    count(inAll.value, 'profile'),
+    ...(all ? [`${textured.value} of ${count(horizons.value.length, 'horizon')} textured`] : []),
+  ].join(', ')
+})
 // A phone has no room for the land: there the list leads, until somebody wants the land.
 const phone = useMediaQuery('(max-width: 720px)')
 const view = useLocalStorage<'land' | 'list' | null>('grittle.view', null)
@@ -118,21 +128,13 @@ function addProfile(site: Site): void {
       <p class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
     </aside>
-    <main
-      class="p-4 desk:p-6 desk:pr-8 min-w-0 flex flex-col desk:col-start-2 desk:row-start-1 desk:row-span-2 max-desk:border-t-[2.5px] border-ink"
-    >
+    <main class="fieldbook-main">
       <WaitingNote />
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
           <h1 class="text-3xl desk:text-[2.625rem] leading-none">Fieldbook</h1>
           <p class="text-pencil mt-1.5">
-            {{
-              list.length
-                ? `${sites.data.value.more ? 'more than ' : ''}${count(sites.data.value.total, 'site')}, ${count(inAll, 'profile')}${inAll === profiles.length ? `, ${textured} of ${count(horizons.length, 'horizon')} textured` : ''}`
-                : searching
-                  ? 'No site found'
-                  : 'No site yet'
-            }}
+            {{ summary }}
           </p>
         </div>
         <div class="flex flex-wrap gap-2">
@@ -193,10 +195,7 @@ function addProfile(site: Site): void {
       </div>
       <PageTurner v-model="page" :pages="sites.data.value.pages" what="sites" class="mt-6" />
     </main>
-    <aside
-      aria-label="More"
-      class="bg-leaf p-4 desk:px-6 desk:pt-0 flex flex-col gap-3 desk:gap-4 desk:border-r-[2.5px] max-desk:border-t-[2.5px] border-ink desk:col-start-1 desk:row-start-2"
-    >
+    <aside aria-label="More" class="fieldbook-more">
       <QuickReadings
         v-if="quick.data.value?.total"
         :readings="quick.data.value.readings"

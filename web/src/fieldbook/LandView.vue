@@ -134,7 +134,7 @@ const grass = (plot: Plot) => {
           <h2 class="text-2xl truncate">
             <button
               type="button"
-              class="max-w-full truncate font-extrabold underline decoration-rule decoration-2 underline-offset-4"
+              class="max-w-full truncate named-link"
               :aria-label="`Site details: ${plot.site.name}`"
               @click="$emit('open', plot.site)"
             >

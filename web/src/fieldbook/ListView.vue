@@ -36,7 +36,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
         <h2 class="min-w-0 grow text-2xl leading-tight">
           <button
             type="button"
-            class="max-w-full truncate font-extrabold underline decoration-rule decoration-2 underline-offset-4 min-h-11"
+            class="named-link max-w-full truncate min-h-11"
             :aria-label="`Site details: ${site.name}`"
             :title="site.name"
             @click="$emit('open', site)"
@@ -71,11 +71,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
       </div>
       <ul class="grid desk:grid-cols-2 gap-x-6">
         <li v-for="p in site.profiles" :key="p.id">
-          <RouterLink
-            :to="`/profiles/${p.id}`"
-            class="grid grid-cols-[44px_minmax(0,1fr)] gap-3 items-center no-underline border-t border-feint min-h-16 py-1 leading-snug"
-            :class="p.id === here ? 'bg-lit text-lit-ink' : ''"
-          >
+          <RouterLink :to="`/profiles/${p.id}`" class="profile-row" :class="p.id === here ? 'bg-lit text-lit-ink' : ''">
             <MiniColumn :profile="p" :height="52" />
             <span class="min-w-0"
               ><b class="block truncate" :title="p.name">{{ p.name }}</b

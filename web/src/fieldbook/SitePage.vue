@@ -27,8 +27,8 @@ const exporting = ref(false)
 <template>
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
+    <header class="page-head">
+      <RouterLink to="/" class="way-back">‹ Fieldbook</RouterLink>
       <div class="grow">
         <h1 class="text-3xl leading-tight">{{ data.site.name }}</h1>
         <p class="text-pencil leading-tight">{{ data.total }} {{ data.total === 1 ? 'profile' : 'profiles' }}</p>

@@ -63,7 +63,8 @@ export function groundLine(row: Row, plotWidth: number, width: number, y: (groun
     else if (before.ground === plot.ground) path += `H${plot.x + plotWidth}`
     else {
       const [from, to] = [before.x + plotWidth, plot.x + 4]
-      path += `C${from + (to - from) * 0.5} ${y(before.ground)} ${from + (to - from) * 0.5} ${level} ${to} ${level}H${plot.x + plotWidth}`
+      const middle = from + (to - from) * 0.5
+      path += `C${middle} ${y(before.ground)} ${middle} ${level} ${to} ${level}H${plot.x + plotWidth}`
     }
   })
   return `${path}H${width}`

@@ -3,7 +3,6 @@ import { LocateFixed } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { queryClient, useWords, type Schemas } from '@/api'
 import { changes, written } from '@/shared/described'
-import FieldInput from '@/shared/FieldInput.vue'
 import FormConflict from '@/shared/FormConflict.vue'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
@@ -11,6 +10,7 @@ import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 import { useGps } from '@/shared/useGps'
 import PlacePicker from './PlacePicker.vue'
+import FieldGrid from '@/shared/FieldGrid.vue'
 
 // What is written down of a palmful: its name, its looks, where it was taken, and where it belongs.
 const props = defineProps<{
@@ -71,16 +71,7 @@ function done(): void {
   <SheetDialog open wide :title="reading.label ?? 'Quick reading'" @close="emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="save">
       <TextField v-model="form.label" label="Name" first :error="sending.at('label')" />
-      <div class="grid desk:grid-cols-2 gap-4 items-start">
-        <FieldInput
-          v-for="f in fields"
-          :key="f.name"
-          :model-value="described[f.name] ?? ''"
-          :field="f"
-          :error="sending.at(`described/${f.name}`)"
-          @update:model-value="described = { ...described, [f.name]: $event }"
-        />
-      </div>
+      <FieldGrid v-model="described" :fields="fields" :error="(name) => sending.at(`described/${name}`)" />
       <div class="grid desk:grid-cols-[1fr_auto] gap-3 items-start">
         <TextField
           v-model="form.position"

@@ -29,7 +29,6 @@ const { ask } = useBin()
 const { trouble: deaf, locate } = useGps()
 const open = ref<Quick | null>(null)
 const trouble = ref('')
-const nameOf = (r: Quick) => r.label ?? `Palmful ${r.id}`
 const seen = (r: Quick) => r.sample.described as Record<string, string>
 const line = (r: Quick) =>
   [
@@ -76,12 +75,8 @@ async function begin(): Promise<void> {
       <p v-if="!data.total" class="py-12 text-2xl font-extrabold text-center" role="status">
         {{ searching ? 'No quick reading fits that.' : 'No quick reading yet.' }}
       </p>
-      <ol v-else class="grid">
-        <li
-          v-for="r in data.readings"
-          :key="r.id"
-          class="grid grid-cols-[34px_minmax(0,1fr)] desk:grid-cols-[34px_minmax(0,1fr)_auto] gap-x-4 gap-y-1 items-center border-b border-rule py-2"
-        >
+      <ol v-else class="grid divide-y divide-rule border-b border-rule">
+        <li v-for="r in data.readings" :key="r.id" class="palmful-row">
           <svg viewBox="0 0 34 34" width="34" height="34" aria-hidden="true">
             <rect x="1" y="1" width="32" height="32" class="ground" />
             <rect v-if="r.assigned" x="1" y="1" width="32" height="32" :fill="fillOf(r.assigned, true)" />
@@ -89,7 +84,7 @@ async function begin(): Promise<void> {
           </svg>
           <RouterLink :to="`/readings/${r.id}`" class="no-underline leading-snug min-h-14 block">
             <span class="flex flex-wrap gap-x-4 justify-between">
-              <b class="underline decoration-rule decoration-2 underline-offset-4">{{ nameOf(r) }}</b>
+              <b class="underline decoration-rule decoration-2 underline-offset-4">{{ r.name }}</b>
               <span :class="r.assigned ? 'font-semibold' : 'text-pencil'">{{
                 r.assigned?.full_name ?? 'no class yet'
               }}</span>
@@ -104,15 +99,15 @@ async function begin(): Promise<void> {
               class="key key-desk"
               :aria-pressed="has(r.id)"
               :disabled="full() && !has(r.id)"
-              @click="toggle({ id: r.id, name: nameOf(r) })"
+              @click="toggle({ id: r.id, name: r.name })"
             >
-              Set beside<span class="sr-only">: {{ nameOf(r) }}</span>
+              Set beside<span class="sr-only">: {{ r.name }}</span>
             </button>
             <button type="button" class="key key-desk" @click="open = r">
-              Details<span class="sr-only"> of {{ nameOf(r) }}</span>
+              Details<span class="sr-only"> of {{ r.name }}</span>
             </button>
             <button type="button" class="key key-desk" @click="ask('reading', r.id)">
-              Delete<span class="sr-only"> {{ nameOf(r) }}</span>
+              Delete<span class="sr-only"> {{ r.name }}</span>
             </button>
           </span>
         </li>

@@ -10,7 +10,9 @@ const clay = computed(() => curves.value.map(({ clay_percent }) => clay_percent)
 const x = computed(() => linear(0, 80, 12, props.width - 12))
 const label = computed(
   () =>
-    `Clay by this ribbon: ${curves.value.map(({ name, clay_percent }) => `${name} ${Math.round(clay_percent)} %`).join(', ')}.`,
+    'Clay by this ribbon: ' +
+    curves.value.map(({ name, clay_percent }) => `${name} ${Math.round(clay_percent)} %`).join(', ') +
+    '.',
 )
 </script>
 

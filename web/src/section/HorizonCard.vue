@@ -84,15 +84,9 @@ function closed(): void {
   </main>
   <div v-else class="min-h-dvh flex flex-col text-xl">
     <header class="bg-leaf border-b-[2.5px] border-ink px-3 desk:px-6 py-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-      <RouterLink :to="`/profiles/${id}`" class="min-h-14 grid content-center font-semibold no-underline"
-        >‹ {{ profile.name }}</RouterLink
-      >
+      <RouterLink :to="`/profiles/${id}`" class="way-back">‹ {{ profile.name }}</RouterLink>
       <h1 class="text-3xl grow leading-none">
-        <button
-          type="button"
-          class="min-h-14 font-extrabold underline decoration-rule decoration-2 underline-offset-4"
-          @click="editing = 'this'"
-        >
+        <button type="button" class="min-h-14 named-link" @click="editing = 'this'">
           <span class="sr-only">Change </span>{{ horizon.designation
           }}<span class="text-xl font-normal pl-3">{{ range(horizon.upper_cm, horizon.lower_cm) }}</span>
         </button>

@@ -8,6 +8,7 @@ import FieldInput from '@/shared/FieldInput.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
+import FieldGrid from '@/shared/FieldGrid.vue'
 
 // Samples at several depths at once with what was found on each, or one more look at a sample that was taken.
 const props = defineProps<{ profile: Profile; sample?: Schemas['Sample'] | null }>()
@@ -94,16 +95,7 @@ async function save(): Promise<void> {
       <ChoiceField v-model="test" label="What was looked at" :options="tests" />
       <p v-if="chosen" class="leading-snug">{{ chosen.how }}</p>
       <CautionNote v-if="chosen?.caution" :name="chosen.caution" />
-      <div v-if="shared.length" class="grid desk:grid-cols-2 gap-3 items-start">
-        <FieldInput
-          v-for="f in shared"
-          :key="f.name"
-          :model-value="common[f.name] ?? ''"
-          :field="f"
-          :error="wrong(0, f.name)"
-          @update:model-value="common = { ...common, [f.name]: $event }"
-        />
-      </div>
+      <FieldGrid v-if="shared.length" v-model="common" :fields="shared" :error="(name) => wrong(0, name)" />
       <div v-if="single.length === 1" class="grid desk:grid-cols-3 gap-3 items-start">
         <FieldInput
           v-for="(line, i) in lines"

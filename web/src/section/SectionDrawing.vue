@@ -10,7 +10,7 @@ import { linear } from '@/drawing/scale'
 import { useDepths } from '@/shared/useDepths'
 import { useUnits } from '@/shared/useUnits'
 import BoundaryHandles from './BoundaryHandles.vue'
-import { layOutSection, WORDS_HEIGHT } from './layout'
+import { layOutSection, WORDS_HEIGHT, type Layer } from './layout'
 
 // Depth hangs down, length runs right. Solid ink is assigned; an outline is a horizon not yet textured.
 const props = defineProps<{ profile: Profile }>()
@@ -137,17 +137,33 @@ const flagText = (h: Horizon) =>
     .flatMap(({ depth, findings }) => findings.map(({ said }) => `, ${said} at ${depth}`))
     .join('')
 const range = (h: Horizon) => depths(h.upper_cm, h.lower_cm)
-const label = computed(
-  () =>
-    `Profile ${props.profile.name} to ${s.value.depth} cm. ` +
-    props.profile.horizons
-      .map(
-        (h) =>
-          `${h.designation}, ${range(h)}: ${nameOf(h)}${h.reading?.ribbon_text ? `, ribbon ${h.reading.ribbon_text}` : ''}${h.clay ? `, clay ${clayText(h)}` : ''}${h.moist_colour ? `, colour ${h.moist_colour.notation}` : ''}${flagText(h)}`,
-      )
-      .join('; ') +
-    (props.profile.gaps.length ? `. ${props.profile.gaps.map(({ sentence }) => sentence).join(' ')}` : '.'),
-)
+const told = (h: Horizon) =>
+  [
+    `${h.designation}, ${range(h)}: ${nameOf(h)}`,
+    h.reading?.ribbon_text && `ribbon ${h.reading.ribbon_text}`,
+    h.clay && `clay ${clayText(h)}`,
+    h.moist_colour && `colour ${h.moist_colour.notation}`,
+  ]
+    .filter(Boolean)
+    .join(', ') + flagText(h)
+const label = computed(() => {
+  const gaps = props.profile.gaps.map(({ sentence }) => sentence).join(' ')
+  return (
+    `Profile ${props.profile.name} to ${s.value.depth} cm. ${props.profile.horizons.map(told).join('; ')}.` +
+    (gaps && ` ${gaps}`)
+  )
+})
+/** From the boundary at its depth to the words beside it. */
+const leader = (layer: Layer) =>
+  phone.value
+    ? `M${TAPE + column.value} ${layer.top}h8L${wordsX.value - 8} ${layer.words + 2}H${width.value}`
+    : `M${TAPE + column.value} ${layer.top}H${clayX.value + CLAY_WIDTH + 4}` +
+      `L${wordsX.value - 8} ${layer.words + 2}H${laneX.value - 20}`
+/** px: from where to where the interval of the ribbons is drawn. */
+const lane = (h: Horizon): [number, number] => {
+  const [from, to] = h.reading!.ribbon_set!.interval_mm!
+  return [Math.max(x.value(from!), laneX.value), x.value(to!)]
+}
 </script>
 
 <template>
@@ -245,32 +261,23 @@ const label = computed(
         >
           {{ h.moist_colour.notation }}
         </text>
-        <path
-          class="hair"
-          style="stroke: var(--rule); stroke-width: 1"
-          :d="
-            phone
-              ? `M${TAPE + column} ${layer.top}h8L${wordsX - 8} ${layer.words + 2}H${width}`
-              : `M${TAPE + column} ${layer.top}H${clayX + CLAY_WIDTH + 4}L${wordsX - 8} ${layer.words + 2}H${laneX - 20}`
-          "
-        />
+        <path class="hair" style="stroke: var(--rule); stroke-width: 1" :d="leader(layer)" />
         <template v-if="!phone && h.reading?.ribbon_set?.interval_mm">
           <rect
             class="wash"
-            :x="Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)"
-            :width="
-              Math.max(
-                x(h.reading.ribbon_set.interval_mm[1]!) - Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX),
-                2,
-              )
-            "
+            :x="lane(h)[0]"
+            :width="Math.max(lane(h)[1] - lane(h)[0], 2)"
             :y="layer.words + 10"
             height="52"
           />
           <path
             class="wash-edge"
             style="stroke-width: 1.5"
-            :d="`M${Math.max(x(h.reading.ribbon_set.interval_mm[0]!), laneX)} ${layer.words + 10}v52M${x(h.reading.ribbon_set.interval_mm[1]!)} ${layer.words + 10}v52`"
+            :d="
+              lane(h)
+                .map((end) => `M${end} ${layer.words + 10}v52`)
+                .join('')
+            "
           />
           <path
             class="ground"
@@ -359,7 +366,7 @@ const label = computed(
       >
         <button
           type="button"
-          class="text-2xl font-extrabold text-left min-h-14 min-w-14 underline decoration-rule decoration-2 underline-offset-4"
+          class="named-link text-2xl text-left min-h-14 min-w-14"
           :class="phone ? 'hidden' : ''"
           :aria-label="`Change ${h.designation}, ${range(h)}`"
           @click="$emit('edit', h)"

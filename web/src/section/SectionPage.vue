@@ -114,10 +114,8 @@ function splitFrom(horizon: Horizon): void {
 <template>
   <PageState v-if="!profile" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <header
-      class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 desk:h-[78px] flex flex-wrap items-center gap-x-6 gap-y-2"
-    >
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline pr-2">‹ Fieldbook</RouterLink>
+    <header class="page-head desk:h-[78px]">
+      <RouterLink to="/" class="way-back pr-2">‹ Fieldbook</RouterLink>
       <div class="min-w-0 grow desk:basis-0">
         <h1 class="text-3xl leading-tight truncate">{{ profile.name }}</h1>
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>

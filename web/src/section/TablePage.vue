@@ -7,6 +7,7 @@ import { numberOr, type Field } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
 import { useForm } from '@/shared/useForm'
 import { laidOver, type Difference, type Row } from './tableRows'
+import ConflictTable from '@/shared/ConflictTable.vue'
 
 // The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and
 // undone as a whole on the section.
@@ -185,7 +186,12 @@ function keepTheirs(): void {
   clash.value = null
   problem.value = undefined
 }
-const labelOf = (column: string) => columns.value.find(({ name }) => name === column)?.label ?? column
+const clashing = computed(() =>
+  (clash.value?.differences ?? []).map(({ row, column, theirs, mine }) => {
+    const label = columns.value.find(({ name }) => name === column)?.label ?? column
+    return { key: `${row}-${column}`, label: `${row}, ${label.toLowerCase()}`, theirs, mine }
+  }),
+)
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's') return
   event.preventDefault()
@@ -198,10 +204,8 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
 <template>
   <PageState v-if="!profile" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-      <RouterLink :to="`/profiles/${id}`" class="min-h-14 grid content-center font-semibold no-underline"
-        >‹ Section</RouterLink
-      >
+    <header class="page-head">
+      <RouterLink :to="`/profiles/${id}`" class="way-back">‹ Section</RouterLink>
       <div class="grow">
         <h1 class="text-3xl leading-tight">{{ profile.name }}, table of horizons</h1>
         <p class="text-pencil leading-tight text-base">
@@ -222,22 +226,7 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
         <h2 id="clash-title" class="text-xl leading-tight">
           Changed in another window, or by somebody else. Yours is not saved yet.
         </h2>
-        <table v-if="clash.differences.length" class="w-full text-left max-w-3xl">
-          <thead>
-            <tr class="border-b-2 border-ink">
-              <th class="py-1 pr-3">Horizon</th>
-              <th class="pr-3">Saved there</th>
-              <th>Yours, not saved</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="d in clash.differences" :key="`${d.row}-${d.column}`" class="border-b border-rule">
-              <th scope="row" class="py-1 pr-3 font-semibold">{{ d.row }}, {{ labelOf(d.column).toLowerCase() }}</th>
-              <td class="pr-3">{{ d.theirs || 'Not recorded' }}</td>
-              <td>{{ d.mine || 'Not recorded' }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <ConflictTable v-if="clashing.length" class="max-w-3xl" what="Horizon" :lines="clashing" />
         <p v-else>You and they changed different cells: both can be kept.</p>
         <div class="flex flex-wrap gap-2">
           <button type="button" class="key" :disabled="saving" @click="saveMine">Save mine on top</button>

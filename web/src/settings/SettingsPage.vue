@@ -7,17 +7,17 @@ import ChoiceField from '@/shared/ChoiceField.vue'
 import MethodFields from '@/shared/MethodFields.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
-import TextField from '@/shared/TextField.vue'
 import { dayAndTime } from '@/shared/dates'
 import { useDepths } from '@/shared/useDepths'
 import { useForm } from '@/shared/useForm'
 import { useTheme } from '@/shared/useTheme'
+import PeopleFields from '@/shared/PeopleFields.vue'
 
 // What new profiles begin with, for everybody who uses this fieldbook; and how this device shows things.
 type Settings = Schemas['Settings']
 const words = useWords()
 const { choice, CHOICES } = useTheme()
-const { unit: depthUnit, UNITS } = useDepths()
+const { unit: depthUnit, units } = useDepths()
 const { habits } = useHabits()
 const { data, error, refetch } = useQuery({
   queryKey: ['settings'],
@@ -46,7 +46,7 @@ const now = new Date().toISOString()
       <section aria-labelledby="device-title" class="grid gap-4">
         <h2 id="device-title" class="text-2xl border-b-2 border-ink pb-1">This device</h2>
         <ChoiceField v-model="choice" label="Light or dark" :options="CHOICES" />
-        <ChoiceField v-model="depthUnit" label="Depths in" :options="UNITS" />
+        <ChoiceField v-model="depthUnit" label="Depths in" :options="units" />
         <p class="text-pencil">
           Days and times are written as this device writes them: {{ dayAndTime(now) }}. Sentences, tables and exports
           give depths in cm.
@@ -64,20 +64,11 @@ const now = new Date().toISOString()
           label="Lengths in"
           :options="words.units.map(({ value }) => ({ value, name: value }))"
         />
-        <div class="grid desk:grid-cols-2 gap-4">
-          <TextField
-            :model-value="form.hand ?? ''"
-            label="Textured by"
-            :error="at('hand')"
-            @update:model-value="form = { ...form, hand: $event }"
-          />
-          <TextField
-            :model-value="form.pen ?? ''"
-            label="Recorded by"
-            :error="at('pen')"
-            @update:model-value="form = { ...form, pen: $event }"
-          />
-        </div>
+        <PeopleFields
+          :model-value="{ hand: form.hand ?? '', pen: form.pen ?? '' }"
+          :at="at"
+          @update:model-value="form = { ...form, ...$event }"
+        />
         <p v-if="general(['hand', 'pen'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
           {{ general(['hand', 'pen']) }}
         </p>

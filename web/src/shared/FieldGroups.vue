@@ -2,14 +2,13 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { computed } from 'vue'
 import { groups, type Field, type Written } from './described'
-import FieldInput from './FieldInput.vue'
+import FieldGrid from './FieldGrid.vue'
 
 // Many fields, folded by what they are about; what holds an error or something written stands open.
 const props = defineProps<{ fields: Field[]; error: (name: string) => string | undefined; open?: boolean }>()
 const model = defineModel<Written>({ required: true })
 const list = computed(() => groups(props.fields))
 const count = (fields: Field[]) => fields.filter(({ name }) => model.value[name]).length
-const set = (name: string, value: string) => (model.value = { ...model.value, [name]: value })
 </script>
 
 <template>
@@ -27,15 +26,8 @@ const set = (name: string, value: string) => (model.value = { ...model.value, [n
         <span v-if="count(g.fields)" class="text-pencil font-normal">{{ count(g.fields) }} written</span></span
       ><span aria-hidden="true">{{ unfolded ? '−' : '+' }}</span></DisclosureButton
     >
-    <DisclosurePanel class="grid desk:grid-cols-2 gap-4 pb-4 items-start">
-      <FieldInput
-        v-for="f in g.fields"
-        :key="f.name"
-        :model-value="model[f.name] ?? ''"
-        :field="f"
-        :error="error(f.name)"
-        @update:model-value="set(f.name, $event)"
-      />
+    <DisclosurePanel class="pb-4">
+      <FieldGrid v-model="model" :fields="g.fields" :error="error" />
     </DisclosurePanel>
   </Disclosure>
 </template>

@@ -3,6 +3,7 @@ import { computed, type Ref } from 'vue'
 import { forgetLists } from '@/api'
 import type { Field } from './described'
 import type { FormConflict } from './useForm'
+import ConflictTable from './ConflictTable.vue'
 
 // Somebody changed it meanwhile: what is saved and what is not stand side by side, and the person chooses.
 const props = defineProps<{
@@ -34,7 +35,7 @@ const lines = computed(() => {
     .filter(([name]) => name !== 'version')
     .flatMap(([name, value]) => inside(name, value))
     .map(([name, value]) => ({
-      name,
+      key: name,
       label: props.labels[name] ?? props.fields?.find((one) => one.name === name)?.label ?? name,
       theirs: say(name, theirs[name]),
       mine: say(name, value),
@@ -62,22 +63,7 @@ function keepTheirs(): void {
     <h2 id="conflict-title" class="text-xl leading-tight">
       Changed in another window, or by somebody else. Yours is not saved yet.
     </h2>
-    <table v-if="lines.length" class="w-full text-left">
-      <thead>
-        <tr class="border-b-2 border-ink">
-          <th class="py-1 pr-3"><span class="sr-only">Field</span></th>
-          <th class="pr-3">Saved there</th>
-          <th>Yours, not saved</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="l in lines" :key="l.name" class="border-b border-rule">
-          <th scope="row" class="py-1.5 pr-3 font-normal">{{ l.label }}</th>
-          <td class="pr-3 font-semibold" data-theirs>{{ l.theirs }}</td>
-          <td class="font-semibold" data-yours>{{ l.mine }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ConflictTable v-if="lines.length" :lines="lines" />
     <p v-else>What you typed is the same as what is saved there.</p>
     <div class="grid desk:grid-cols-2 gap-2">
       <button type="button" class="key" :disabled="form.saving.value" @click="keepTheirs">Keep what is saved</button>

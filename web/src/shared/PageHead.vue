@@ -8,10 +8,8 @@ withDefaults(defineProps<{ title: string; line?: string; back?: string; backName
 </script>
 
 <template>
-  <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-    <RouterLink :to="back" class="min-h-14 grid content-center font-semibold no-underline print:hidden"
-      >‹ {{ backName }}</RouterLink
-    >
+  <header class="page-head">
+    <RouterLink :to="back" class="way-back print:hidden">‹ {{ backName }}</RouterLink>
     <div class="grow min-w-0">
       <h1 class="text-3xl leading-tight truncate" :title="title">{{ title }}</h1>
       <p v-if="line" class="text-pencil leading-tight text-base">{{ line }}</p>

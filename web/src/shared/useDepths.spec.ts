@@ -1,6 +1,16 @@
-import { beforeEach, describe, expect, it, test } from 'vitest'
+import { beforeEach, describe, expect, it, test, vi } from 'vitest'
 import { useDepths } from './useDepths'
 
+vi.mock('@/api', () => ({
+  useWords: () => ({
+    value: {
+      depth_units: [
+        { value: 'cm', cm: 1 },
+        { value: 'in', cm: 2.54 },
+      ],
+    },
+  }),
+}))
 const { unit, show, range, toCm, ticks } = useDepths()
 beforeEach(() => (unit.value = 'cm'))
 

@@ -17,15 +17,17 @@ const size = computed({
   get: () => Math.round(pxPerMm.value * 100),
   set: (value: number) => (pxPerMm.value = value / 100),
 })
+/** A filled circle, in px to a hundredth. */
+const circle = (x: number, y: number, r: number): string => {
+  const [left, across, size] = [x - r, r, 2 * r].map((px) => px.toFixed(2))
+  const arc = `a${across} ${across} 0 1 0`
+  return `M${left} ${y.toFixed(2)}${arc} ${size} 0${arc} -${size} 0`
+}
 const grains = (mm: number) => {
   const r = (mm * pxPerMm.value) / 2
   const step = Math.max(r * 3, 4)
   const out: string[] = []
-  for (let y = r + 4; y < 70; y += step)
-    for (let x = r + 4; x < COLUMN - 4 - r; x += step)
-      out.push(
-        `M${(x - r).toFixed(2)} ${y.toFixed(2)}a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(2 * r).toFixed(2)} 0a${r.toFixed(2)} ${r.toFixed(2)} 0 1 0 ${(-2 * r).toFixed(2)} 0`,
-      )
+  for (let y = r + 4; y < 70; y += step) for (let x = r + 4; x < COLUMN - 4 - r; x += step) out.push(circle(x, y, r))
   return out.join('')
 }
 function done(): void {

@@ -44,9 +44,7 @@ const WAYS = [
 <template>
   <div class="max-w-[72rem] mx-auto p-4 desk:p-6 text-lg grid gap-5">
     <header class="grid gap-3">
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline justify-self-start"
-        >‹ Fieldbook</RouterLink
-      >
+      <RouterLink to="/" class="way-back justify-self-start">‹ Fieldbook</RouterLink>
       <h1 class="text-[2.625rem] leading-none">Tests</h1>
       <p>Whatever a method asks for, and what it looks like in the hand. Seconds are what a practised hand takes.</p>
       <ChoiceField v-model="key" label="Asked by" :options="choices" />

@@ -7,6 +7,7 @@ import { isProblem, request, trianglesQuery, useWords, type Schemas } from '@/ap
 import { at, under, type Frame } from '@/drawing/triangle'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import { numberOr } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
 import TextField from '@/shared/TextField.vue'
 
@@ -44,10 +45,8 @@ const shown = computed(() =>
 const found = ref<Schemas['Comparison']>()
 const problem = ref<unknown>()
 
-const number = (text: string): number | string | undefined => {
-  const plain = text.trim().replace(',', '.')
-  return plain === '' ? undefined : Number.isFinite(Number(plain)) ? Number(plain) : text
-}
+const said = ({ composition: { sand, silt, clay }, full_name }: Schemas['Comparison']['systems'][number]) =>
+  `sand ${sand}, silt ${silt}, clay ${clay} percent: ${full_name}`
 let latest = 0
 watch(
   [sand, clay, limit, grade],
@@ -64,8 +63,8 @@ watch(
     })
     try {
       const body = {
-        sand: number(sand.value),
-        clay: number(clay.value),
+        sand: numberOr(sand.value),
+        clay: numberOr(clay.value),
         silt_limit: measured ? Number(measured) : null,
         sand_grade: grade.value,
       }
@@ -121,7 +120,7 @@ function move(event: KeyboardEvent): void {
       aria-label="Composition"
       class="bg-leaf p-6 grid gap-4 content-start desk:border-r-[2.5px] max-desk:border-b-[2.5px] border-ink"
     >
-      <RouterLink to="/" class="min-h-14 grid content-center font-semibold no-underline">‹ Fieldbook</RouterLink>
+      <RouterLink to="/" class="way-back">‹ Fieldbook</RouterLink>
       <h1 class="text-[2.625rem] leading-none">Triangle</h1>
       <TextField v-model="sand" label="Sand" unit="%" inputmode="decimal" :error="at_('sand')" />
       <TextField v-model="clay" label="Clay" unit="%" inputmode="decimal" :error="at_('clay')" />
@@ -165,7 +164,7 @@ function move(event: KeyboardEvent): void {
               :aria-valuenow="of(t.system)!.composition.clay"
               aria-valuemin="0"
               aria-valuemax="100"
-              :aria-valuetext="`sand ${of(t.system)!.composition.sand}, silt ${of(t.system)!.composition.silt}, clay ${of(t.system)!.composition.clay} percent: ${of(t.system)!.full_name}`"
+              :aria-valuetext="said(of(t.system)!)"
               @keydown="move"
             >
               <circle

@@ -12,6 +12,7 @@ import RecordDialog from './RecordDialog.vue'
 import { useNaming } from '@/bench/useNaming'
 import { useBench } from '@/bench/useReading'
 import { useBenchKeys } from '@/bench/useBenchKeys'
+import KeyNotes from '@/bench/verdict/KeyNotes.vue'
 
 // What can be done with the verdict: take the key's class, give another, or look at how it came about.
 const bench = useBench()
@@ -27,10 +28,6 @@ const router = useRouter()
 const { ask } = useBin()
 const { has, full, toggle } = useTray()
 const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/readings'))
-const name = computed(() => {
-  const { horizon, profile, label, id } = reading.value
-  return horizon ? `${profile!.name} ${horizon.designation}` : (label ?? `Palmful ${id}`)
-})
 
 useBenchKeys((pressed) => {
   const offer = proposals.value[Number(pressed) - 1]
@@ -46,16 +43,7 @@ useBenchKeys((pressed) => {
 <template>
   <section aria-label="Assign the class" class="grid gap-2 content-start">
     <ContradictionNotes />
-    <ul v-if="key.notes.length" class="grid gap-1.5 mb-1">
-      <li
-        v-for="n in key.notes"
-        :key="n.rule"
-        class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight"
-        :data-note="n.rule"
-      >
-        {{ n.sentence }}
-      </li>
-    </ul>
+    <KeyNotes :notes="key.notes" class="mb-1" />
     <button
       v-for="(o, i) in proposals"
       :key="o.full_name"
@@ -76,7 +64,7 @@ useBenchKeys((pressed) => {
         class="key px-2"
         :aria-pressed="has(reading.id)"
         :disabled="full() && !has(reading.id)"
-        @click="toggle({ id: reading.id, name })"
+        @click="toggle({ id: reading.id, name: reading.name })"
       >
         Set beside
       </button>

@@ -41,7 +41,8 @@ const blind = computed(() =>
 )
 type Parts = { sand: number; silt: number; clay: number }
 const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
-  `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} %; clay ${range[0]} to ${range[1]} % (80 % interval)`
+  `sand ${Math.round(sand)}, silt ${Math.round(silt)}, clay ${Math.round(clay)} %; ` +
+  `clay ${range[0]} to ${range[1]} % (80 % interval)`
 </script>
 
 <template>

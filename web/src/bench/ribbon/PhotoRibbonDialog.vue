@@ -113,6 +113,13 @@ function key(event: KeyboardEvent): void {
   else return
   event.preventDefault()
 }
+/** px on the screen, from the middle of the cross to its ends. */
+const ARM = 14
+const cross = computed(() => {
+  const [x, y] = cursor.value
+  const arm = ARM * scale.value
+  return `M${x - arm} ${y}h${2 * arm}M${x} ${y - arm}v${2 * arm}`
+})
 const drawn = (points: Mark[]) => points.map((point) => point.join(',')).join(' ')
 function save(): void {
   const { id, ...waits } = photo.value!
@@ -202,11 +209,7 @@ function save(): void {
                 :stroke-width="2 * scale"
               />
             </g>
-            <path
-              :d="`M${cursor[0] - 14 * scale} ${cursor[1]}h${28 * scale}M${cursor[0]} ${cursor[1] - 14 * scale}v${28 * scale}`"
-              stroke="#1e1812"
-              :stroke-width="2 * scale"
-            />
+            <path :d="cross" stroke="#1e1812" :stroke-width="2 * scale" />
           </svg>
         </div>
         <p

@@ -110,6 +110,11 @@ const said = (ribbon: (typeof ribbons.value)[number]) => {
   const minute = ribbon.working_minute === null || narrow.value ? '' : `, minute ${ribbon.working_minute}`
   return `${thick}${endings.value[ribbon.ended]}${minute}`
 }
+/** px: where the interval is drawn from and to. */
+const intervalEnds = computed(() => {
+  const [from, to] = set.value!.interval_mm!
+  return [Math.max(x.value(from!), PAD), x.value(Math.min(to!, max.value))]
+})
 const tiers = computed(() => {
   const list = props.reading.ruler.tiers
   return list.map((tier, i) => {
@@ -133,7 +138,11 @@ const bell = computed(() => {
   const limit = near.value.limit_mm
   const closed = (part: (readonly [number, number])[]) =>
     part.length
-      ? `M${tenth(x.value(part[0]![0]))} ${base.value}L${part.map(at).join('L')}L${tenth(x.value(part.at(-1)![0]))} ${base.value}Z`
+      ? [
+          `M${tenth(x.value(part[0]![0]))} ${base.value}`,
+          ...part.map((point) => `L${at(point)}`),
+          `L${tenth(x.value(part.at(-1)![0]))} ${base.value}Z`,
+        ].join('')
       : ''
   return {
     all: `M${points.map(at).join('L')}`,
@@ -181,9 +190,12 @@ const label = computed(() => {
     .join('; ')
   const odds =
     has.value && near.value
-      ? ` Mean ${show(set.value!.mean_mm!)}, 90 % interval ${show(set.value!.interval_mm![0]!)} to ${show(set.value!.interval_mm![1]!)} ${props.unit}. ${over.value} % over ${show(near.value.limit_mm)} ${props.unit}.`
+      ? ` Mean ${show(set.value!.mean_mm!)}, 90 % interval ${set.value!.interval_mm!.map(show).join(' to ')}` +
+        ` ${props.unit}.` +
+        ` ${over.value} % over ${show(near.value.limit_mm)} ${props.unit}.`
       : ''
-  return `Ruler in ${props.unit}. ${list ? `Ribbons: ${list}.` : 'No ribbon yet.'} Limits: ${limits.value.map(show).join(', ')}.${odds}`
+  const made = list ? `Ribbons: ${list}.` : 'No ribbon yet.'
+  return `Ruler in ${props.unit}. ${made} Limits: ${limits.value.map(show).join(', ')}.${odds}`
 })
 
 // How near a second tap is the same spot, px: a mouse is held still, a thumb is not. [our own]
@@ -212,10 +224,7 @@ function tap(event: MouseEvent): void {
           :width="Math.max(x(Math.min(set!.interval_mm![1]!, max)) - Math.max(x(set!.interval_mm![0]!), PAD), 1)"
           :height="base + 12 - 34"
         />
-        <path
-          class="wash-edge"
-          :d="`M${Math.max(x(set!.interval_mm![0]!), PAD)} 34V${base + 12}M${x(Math.min(set!.interval_mm![1]!, max))} 34V${base + 12}`"
-        />
+        <path class="wash-edge" :d="intervalEnds.map((end) => `M${end} 34V${base + 12}`).join('')" />
       </template>
       <path class="hair" :d="`M${x(0)} 17H${x(max)}`" />
       <template v-for="t in tiers" :key="t.name">

@@ -184,11 +184,7 @@ useBenchKeys((key) => {
         </button>
       </template>
     </div>
-    <div
-      v-else
-      class="bg-lit text-lit-ink border-l-8 border-lit-line px-3 desk:px-4 py-1.5 grid desk:grid-cols-[1fr_auto] gap-x-4 items-center max-desk:min-h-[58px]"
-      data-advice
-    >
+    <div v-else class="lit-note grid desk:grid-cols-[1fr_auto] gap-x-4 items-center max-desk:min-h-[58px]" data-advice>
       <div role="status" aria-live="polite">
         <p class="desk:text-2xl font-extrabold leading-tight">
           {{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}
@@ -270,10 +266,7 @@ useBenchKeys((key) => {
         >
           {{ endingName }}
         </button>
-        <output
-          class="min-h-12 desk:min-h-14 max-desk:-order-1 border-b-[3px] border-ink grid place-content-center text-center leading-none"
-          :aria-label="`Ribbon ${count + 1}`"
-        >
+        <output class="length-line" :aria-label="`Ribbon ${count + 1}`">
           <span v-if="typed" class="text-2xl desk:text-3xl font-extrabold whitespace-nowrap"
             >{{ typed }} <span class="max-desk:hidden">{{ bench.unit.value }}</span></span
           >

@@ -17,7 +17,8 @@ const from = computed(() => Math.max(x.value(set.value.interval_mm![0]!), 6))
 const to = computed(() => x.value(set.value.interval_mm![1]!))
 const label = computed(
   () =>
-    `Ribbons on the key's scale: mean ${show(set.value.mean_mm!)} ${props.unit}, 90 % interval ${show(set.value.interval_mm![0]!)} to ${show(set.value.interval_mm![1]!)}, limits ${limits.value.map(show).join(', ')}.`,
+    `Ribbons on the key's scale: mean ${show(set.value.mean_mm!)} ${props.unit}, ` +
+    `90 % interval ${set.value.interval_mm!.map(show).join(' to ')}, limits ${limits.value.map(show).join(', ')}.`,
 )
 const odds = computed(() => mainKey(props.reading).tiers.filter(({ odds: share }) => share >= 0.01))
 </script>

@@ -8,8 +8,8 @@ type Slips = Reading['ruler']['slips']
 const LONGEST_ENTRY = 6
 
 /**
- * The keypad of a ribbon's length: digits as they are pressed, a length placed by a tap on the ruler, which what is typed
- * after it replaces, and the question about a length that may be a slip.
+ * The keypad of a ribbon's length: digits as they are pressed, a length placed by a tap on the ruler, which what is
+ * typed after it replaces, and the question about a length that may be a slip.
  * @param typed what stands in the line, which outlives the step
  */
 export function useLengthPad(

@@ -11,6 +11,7 @@ import SetScale from '@/bench/ribbon/SetScale.vue'
 import { useNaming } from '@/bench/useNaming'
 import { useBench } from '@/bench/useReading'
 import WhatNext from './WhatNext.vue'
+import KeyNotes from './KeyNotes.vue'
 
 // The verdict so far, alive from the first answer: what is still possible and why, how near a limit, and beside the key
 // the estimate from everything that was felt.
@@ -89,16 +90,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
       {{ key.possible.map(nameOf).join(', ') }}
     </p>
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2" />
-    <ul v-if="key.notes.length" class="grid gap-1.5">
-      <li
-        v-for="n in key.notes"
-        :key="n.rule"
-        class="border-l-8 border-iron bg-warn px-3 py-1.5 leading-tight"
-        :data-note="n.rule"
-      >
-        {{ n.sentence }}
-      </li>
-    </ul>
+    <KeyNotes :notes="key.notes" />
     <ol v-if="key.path.length" class="border-t-[1.5px] border-ink pt-2 leading-tight" aria-label="Path of the key">
       <li v-for="p in key.path" :key="p.question" class="flex gap-2">
         <span aria-hidden="true">›</span

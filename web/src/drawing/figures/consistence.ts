@@ -69,7 +69,11 @@ const clods: Record<string, Part[]> = {
 }
 
 const drop = (x: number, y: number, r: number): string =>
-  `M${x} ${y - 1.8 * r}Q${x + r * 1.1} ${y - r * 0.3} ${x + r} ${y + r * 0.3}A${r} ${r} 0 1 1 ${x - r} ${y + r * 0.3}Q${x - r * 1.1} ${y - r * 0.3} ${x} ${y - 1.8 * r}Z`
+  [
+    `M${x} ${y - 1.8 * r}Q${x + r * 1.1} ${y - r * 0.3} ${x + r} ${y + r * 0.3}`,
+    `A${r} ${r} 0 1 1 ${x - r} ${y + r * 0.3}`,
+    `Q${x - r * 1.1} ${y - r * 0.3} ${x} ${y - 1.8 * r}Z`,
+  ].join('')
 const face = (top = 38): Part[] => body(`M14 ${top}H106V66H14Z`)
 const wet = (d: string): Part => ({ d, kind: 'silt' })
 
@@ -328,7 +332,8 @@ export const CONSISTENCE: Figures = {
   squeezed_surface: {
     rough_torn: [
       ...body(
-        'M20 20L32 14L42 22L56 12L66 22L80 14L88 22L100 18L96 34L102 44L94 58L80 52L68 60L54 52L42 60L30 54L20 58L26 44L18 34Z',
+        'M20 20L32 14L42 22L56 12L66 22L80 14L88 22L100 18L96 34L102 44L94 58' +
+          'L80 52L68 60L54 52L42 60L30 54L20 58L26 44L18 34Z',
       ),
     ],
     smooth_dull: [...body('M18 36C18 18 40 14 60 14S102 18 102 36S80 58 60 58S18 54 18 36Z')],

@@ -6,7 +6,8 @@ const EDGE = body('M2 22H18q8 0 8 8V44q0 8 -8 8H2')
 const hanging = (length: number, thick: number, fall: number): Part[] => {
   const [top, bottom, end] = [38 - thick / 2, 38 + thick / 2, 26 + length]
   return body(
-    `M26 ${top}H${end - fall}Q${end} ${top} ${end} ${top + fall}L${end} ${bottom + fall}H${end - thick}Q${end - thick} ${bottom} ${end - fall - thick / 2} ${bottom}H26Z`,
+    `M26 ${top}H${end - fall}Q${end} ${top} ${end} ${top + fall}L${end} ${bottom + fall}` +
+      `H${end - thick}Q${end - thick} ${bottom} ${end - fall - thick / 2} ${bottom}H26Z`,
   )
 }
 const straight = (length: number, thick: number): Part[] =>
