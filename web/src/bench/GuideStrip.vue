@@ -37,7 +37,7 @@ const tells = computed(() =>
   (assigned.value && bench.step.value === 'assign'
     ? [
         `That is a whole reading: ${assigned.value.full_name}, with every answer kept beside it under “The record”.`,
-        "Nobody's soil was harmed: the imagined palmful can go.",
+        'The imagined palmful is no longer needed.',
       ]
     : (TELLS[bench.step.value] ?? [])
   ).join(' '),

@@ -79,7 +79,7 @@ async function run(): Promise<void> {
 
 <template>
   <div class="min-h-dvh flex flex-col text-lg">
-    <header class="bg-leaf border-b-[2.5px] border-ink px-4 desk:px-6 py-3 flex items-center gap-6">
+    <header class="page-head">
       <RouterLink to="/" class="way-back">‹ Fieldbook</RouterLink>
       <div>
         <h1 class="text-3xl leading-tight">Import</h1>
