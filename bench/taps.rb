@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 # What one horizon costs at the bench, from "Texture" to the class assigned, with three ribbons: taps with the keypad,
-# taps with the ruler, keys; and how long an action takes until the verdict has changed, in a real browser. Prints the
-# table of the README. Makes a site of its own in the fieldbook of the server that runs; the machine should be idle
-# otherwise:
+# taps with the ruler, keys; and how long an action takes until the key's verdict has changed, and until the estimate
+# beside it has followed, in a real browser. Prints the table of the README. Makes a site of its own in the fieldbook of
+# the server that runs; the machine should be idle otherwise:
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby -rbundler/setup bench/taps.rb [http://127.0.0.1:4600]
 
 require "json"
@@ -15,28 +15,32 @@ BASE = ARGV[0] || "http://127.0.0.1:4600"
 LENGTHS_MM = [52, 57, 49].freeze
 # The most that each may cost.
 AT_MOST = { "taps with the keypad" => 14, "taps with the ruler" => 11, "keys" => 16 }.freeze
-READINGS = 20
-WARM = 5
-# Keys of the answers at the step Moisten.
-FEELS = %w[1 2 3 4].freeze
-P50_MS = 35
-P95_MS = 60
+READINGS = 30
+WARM = 8
+# What is measured: how it is called, its median and the highest of 95 in 100 at most, ms.
+SAID = {
+  "verdict" => ["an answer until the key's verdict has changed", 35, 60],
+  "estimate" => ["an answer until the estimate beside it has followed", 100, 150]
+}.freeze
 # The page is drawn anew while it is looked at.
 CHANGING = [
   Selenium::WebDriver::Error::NoSuchElementError,
   Selenium::WebDriver::Error::StaleElementReferenceError
 ].freeze
-# Set off by a key, until the verdict has changed and is painted.
+# Set off by a key, until the key's verdict has changed and is painted, and until the estimate beside it has followed.
 WATCH = <<~JS
-  window.took = null
+  window.took = {}
+  window.watchers?.forEach((watcher) => watcher.disconnect())
   let started = null
-  addEventListener('keydown', () => (started = performance.now()), { once: true, capture: true })
-  const watcher = new MutationObserver(() => {
-    watcher.disconnect()
-    requestAnimationFrame(() => setTimeout(() => (window.took = performance.now() - started)))
-  })
-  const verdict = document.querySelector("section[aria-label='Verdict so far']")
-  watcher.observe(verdict, { subtree: true, childList: true, characterData: true, attributes: true })
+  addEventListener('keydown', (event) => (started = event.timeStamp), { once: true, capture: true })
+  const painted = (what) =>
+    requestAnimationFrame(() => setTimeout(() => (window.took[what] ??= performance.now() - started)))
+  const panel = document.querySelector("section[aria-label='Verdict so far']")
+  const byKey = new MutationObserver(() => painted('verdict'))
+  byKey.observe(panel.querySelector('[data-by-key]'), { subtree: true, childList: true, characterData: true })
+  const followed = new MutationObserver(() => panel.hasAttribute('data-estimating') || painted('estimate'))
+  followed.observe(panel, { attributeFilter: ['data-estimating'] })
+  window.watchers = [byKey, followed]
 JS
 
 # One surveyor, who counts what they press.
@@ -44,7 +48,7 @@ class Surveyor
   attr_reader :count
 
   def initialize
-    @browser = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Browser.service)
+    @browser = Selenium::WebDriver.for(:chrome, options: Browser.options(log: false), service: Browser.service)
     @wait = Selenium::WebDriver::Wait.new(timeout: 20, interval: 0.01, ignore: CHANGING)
     Browser.size(@browser, *Browser::DESK)
   end
@@ -85,29 +89,30 @@ class Surveyor
 
   def assigned = see("[data-assigned]")
 
-  # @param key [String]
-  # @return [Float] ms from the key to the verdict that changed by it
+  # @param key [String, Symbol]
+  # @return [Hash{String=>Float}] ms from the key to the "verdict" of the printed key, and to the "estimate"
   def time(key)
+    @wait.until { @browser.find_elements(css: "[data-estimating]").empty? }
     @browser.execute_script(WATCH)
     type(key)
-    @wait.until { @browser.execute_script("return window.took") }
+    @wait.until { @browser.execute_script("return window.took.verdict && window.took.estimate && window.took") }
   end
 
   def quit = @browser.quit
 end
 
-def post(path, body)
+def post(path, body, verb = Net::HTTP::Post)
   uri = URI(BASE + path)
-  answer =
-    Net::HTTP.post(
-      uri,
-      JSON.generate(body),
-      "content-type" => "application/json",
-      "idempotency-key" => SecureRandom.uuid
-    )
+  request = verb.new(uri, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid)
+  request.body = JSON.generate(body)
+  answer = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
   raise "#{path}: #{answer.code} #{answer.body[0, 200]}" unless answer.is_a?(Net::HTTPSuccess)
 
   JSON.parse(answer.body)
+end
+
+def patch(reading, **answers)
+  post("/api/readings/#{reading['id']}", { version: reading["version"], answers: answers }, Net::HTTP::Patch)
 end
 
 site = post("/api/sites", { name: "Taps counted" })
@@ -167,19 +172,21 @@ begin
     puts "| #{what} | #{surveyor.count} | #{AT_MOST.fetch(what)} |"
   end
 
-  # Readings with ribbons of their own; how each kneads is answered in every way, so that nothing was assessed before.
-  times = Array.new(READINGS + WARM) do |place|
-    reading = post("/api/readings", { step: "moisten" })
-    LENGTHS_MM.each do |mm|
-      length = mm - place + rand.round(2)
-      reading =
-        post("/api/readings/#{reading['id']}/ribbons", { version: reading["version"], length: length, unit: "mm" })
-    end
-    surveyor.open("/readings/#{reading['id']}", see: "[data-test='mould_feel']")
-    FEELS.map { |key| surveyor.time(key) }
-  end.drop(WARM).flatten.sort
-  puts format("| an answer until the verdict has changed, median | %.0f ms | %d ms |", times[times.size / 2], P50_MS)
-  puts format("| the same, 95 of 100 | %.0f ms | %d ms |", times[(times.size * 0.95).floor], P95_MS)
+  # Readings with a sand of their own, so that nothing was assessed before; each answer changes what the key says.
+  times = Array.new(READINGS + WARM) do
+    reading = post("/api/readings", { step: "ball" })
+    patch(reading, sand_estimate: { percent: rand(10.0..60.0).round(3), half_width: 6 })
+    surveyor.open("/readings/#{reading['id']}", see: "[data-test='ball_holds']")
+    ball = surveyor.time("1")
+    surveyor.at("Ribbon")
+    surveyor.type(*"52".chars)
+    [ball, surveyor.time(:enter)]
+  end.drop(WARM).flatten
+  SAID.each do |what, (said, median, most)|
+    sorted = times.map { |took| took[what] }.sort
+    puts format("| %s, median | %.0f ms | %d ms |", said, sorted[sorted.size / 2], median)
+    puts format("| the same, 95 of 100 | %.0f ms | %d ms |", sorted[(sorted.size * 0.95).floor], most)
+  end
 ensure
   surveyor.quit
 end

@@ -74,8 +74,11 @@ class Reading < ApplicationRecord
   # @return [Array<Photo>]
   def pictures = @pictures ||= Photo.of(self).to_a
 
+  # @param evidence [String] how much of the second opinion
   # @return [Hash] as Grittle::Assessment#to_h
-  def assessed = ASSESSED.fetch([observations, field_method.to_h]) { assessment.to_h }
+  def assessed(evidence: "full")
+    ASSESSED.fetch([observations, field_method.to_h, evidence]) { assessment.to_h(evidence: evidence) }
+  end
 
   # What the hand expects before any water.
   # @param code [String, nil] a class of the reading's key; nil takes it back

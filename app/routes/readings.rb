@@ -30,7 +30,7 @@ module Routes
       app.get "/api/readings/:id" do
         stamp = Stamp.reading(params[:id].to_i)
         if stamp
-          answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { ReadingSerializer.call(reading) }
+          answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { shown }
         else
           reading
         end
@@ -106,10 +106,18 @@ module Routes
 
     # The records a path speaks of.
     module Finders
+      # What a write is answered with: all, or without the second opinion, so that the key's verdict is there sooner.
       def kept(status = 200)
+        evidence = params["evidence"] || "full"
+        written("/api/readings/#{reading.id}", shown(evidence), status)
+      end
+
+      # @param evidence [String] how much of the second opinion
+      def shown(evidence = "full")
         LoadedReadings.put_back(fieldbook, reading)
-        reading.kept_verdict if reading.profile # while the assessment is at hand, so that the section finds it
-        written("/api/readings/#{reading.id}", ReadingSerializer.call(reading), status)
+        # while the assessment is at hand, so that the section finds it
+        reading.kept_verdict if reading.profile && evidence == "full"
+        ReadingSerializer.call(reading, evidence: evidence)
       end
 
       def reading = @reading ||= LoadedReadings.take(fieldbook, params[:id].to_i)

@@ -264,6 +264,20 @@ RSpec.describe "/api/readings" do
     expect(moved["assessment"]["evidence"]).to include("system" => "canada", "mean" => evidence["mean"])
   end
 
+  it "answers by the key alone where the estimate is not waited for, and has it all the next time" do
+    profile = profile_with(["Ap", 0, 20])
+    reading = push(give(begin_reading(profile.horizons.first), ball_holds: true), 20, 21)
+    path = "/api/readings/#{reading['id']}"
+    quick = api_patch("#{path}?evidence=none", { version: reading["version"], answers: { wet_rub: "neither" } })
+    whole = api_get(path)
+    expect(quick["assessment"]).to eq whole["assessment"].merge("evidence" => nil)
+    expect(whole["assessment"]["evidence"]).to include("felt" => 3)
+    summary = api_get("/api/profiles/#{profile.id}")["horizons"].first["reading"]
+    expect(summary["outcomes"].map { |one| one["code"] }).to eq %w[L CL]
+    refused = api_patch("#{path}?evidence=some", { version: whole["version"], answers: {} })
+    expect(refused).to be_refused(422, "/evidence", /no evidence “some”/)
+  end
+
   it "gives a profile's readings their clay, within the class where there is one" do
     profile = profile_with(["Ap", 0, 20], ["Bt", 20, 60], ["C", 60, 90])
     assign(give(push(give(begin_reading(profile.horizons[0]), ball_holds: true), 20, 21), wet_rub: "neither"), "L")

@@ -13,12 +13,13 @@ module Browser
 
   module_function
 
+  # @param log [Boolean] whether what the page asks of the network is written down, which takes time of its own
   # @return [Selenium::WebDriver::Chrome::Options]
-  def options
+  def options(log: true)
     ENV["SE_OFFLINE"] = "true"
     options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
     FLAGS.each { |flag| options.add_argument(flag) }
-    options.add_option("goog:loggingPrefs", { "browser" => "ALL", "performance" => "ALL" })
+    options.add_option("goog:loggingPrefs", { "browser" => "ALL", "performance" => "ALL" }) if log
     options
   end
 

@@ -24,11 +24,9 @@ module Grittle
       evidence: "full",
       model: Evidence::STANDARD
     )
-      raise UnknownName.new("evidence", evidence, EVIDENCE) unless EVIDENCE.include?(evidence)
-
       @observations = observations
       @method = method
-      @evidence = evidence
+      @evidence = known(evidence)
       @model = model
       @evidence_system = Grittle.triangle(evidence_system || method.evidence_system).id
       @walk = method.walk(observations)
@@ -38,8 +36,10 @@ module Grittle
     # @return [Array<Keys::Result>] every key, the main one first
     def keys = @keys ||= walks.map { |walk| walk == @walk ? key : spared(walk.result) }
 
+    # @param evidence [String] how much of the second opinion: one of EVIDENCE
     # @return [Hash] names and values of the wire, lengths in mm
-    def to_h
+    # @raise [UnknownName]
+    def to_h(evidence: @evidence)
       {
         "rules_version" => RULES_VERSION,
         "ribbon_set" => ribbon_set,
@@ -49,7 +49,7 @@ module Grittle
         "keys" => keys.map { |result| result == key ? main : named(result) },
         "limit_sets" => limit_sets,
         "systems" => systems,
-        "evidence" => evidence,
+        "evidence" => second_opinion(evidence),
         "contradictions" => contradictions,
         "rules_of_thumb" => RulesOfThumb.for(observations, clear: key.outcomes.size == 1)
       }
@@ -163,13 +163,19 @@ module Grittle
     def spared(result) = named_by_no_ball? ? without_class(result) : result
     def walks = @walks ||= [@walk, *(Keys::ALL - [@walk.class]).map { |other| method.walk(observations, by: other) }]
 
-    def evidence
-      return if @evidence == "none"
+    def known(evidence)
+      raise UnknownName.new("evidence", evidence, EVIDENCE) unless EVIDENCE.include?(evidence)
+
+      evidence
+    end
+
+    def second_opinion(how_much)
+      return if known(how_much) == "none"
 
       beside = Evidence::BesideKey.new(self, contradicted: contradictions.any? { |one| !one["repeat"].empty? })
       # What is settled by the tests stands beside the key only where the key has come to an end as well.
       found = estimate.to_h.merge("settled" => estimate.settled? && !key.outcomes.empty?, "beside_key" => beside.to_h)
-      return found if @evidence == "estimate"
+      return found if how_much == "estimate"
 
       suggested = Evidence::NextTests.new(estimate).to_a
       found.merge(

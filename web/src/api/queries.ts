@@ -5,7 +5,13 @@ import { isPassing } from './problem'
 
 export const queryClient = new QueryClient({
   defaultOptions: {
-    queries: { retry: (count, error) => isPassing(error) && count < 2, staleTime: 5_000, networkMode: 'always' },
+    queries: {
+      retry: (count, error) => isPassing(error) && count < 2,
+      staleTime: 5_000,
+      networkMode: 'always',
+      // What was answered is never changed in place: watching each of its thousands of numbers is time for nothing.
+      shallow: true,
+    },
   },
 })
 
@@ -52,8 +58,13 @@ export const quickQuery = (page = 1, wanted: Partial<Wanted> & { near?: string }
 }
 export const profileQuery = (id: number) =>
   queryOptions({ queryKey: ['profile', id], queryFn: () => request<Profile>('GET', `/api/profiles/${id}`) })
-export const readingQuery = (id: number) =>
-  queryOptions({ queryKey: ['reading', id], queryFn: () => request<Reading>('GET', `/api/readings/${id}`) })
+export const readingQuery = (id: number) => queryOptions({ queryKey: ['reading', id], queryFn: () => newest(id) })
+/** The reading, unless what an answer has brought in the meantime is newer than what was read. */
+async function newest(id: number): Promise<Reading> {
+  const read = await request<Reading>('GET', `/api/readings/${id}`)
+  const answered = queryClient.getQueryData<Reading>(['reading', id])
+  return answered && answered.version > read.version ? answered : read
+}
 
 export const trianglesQuery = queryOptions({
   queryKey: ['triangles'],

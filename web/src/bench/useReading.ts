@@ -46,8 +46,10 @@ export function useReading(id: number) {
     refused.value = null
     outbox.value?.add(w)
   }
+  // What the hand feels is answered by the key alone, sooner; the estimate follows.
+  const quick = (w: Omit<Write, 'key' | 'query'>) => write({ ...w, query: 'evidence=none' })
   const place = (body: Record<string, unknown>) =>
-    write({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
+    quick({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
 
   const { add: addPhoto, coming: photosComing } = usePhotoQueue(id, outbox, write)
 
@@ -57,6 +59,8 @@ export function useReading(id: number) {
     refused,
     saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
     waiting: computed(() => outbox.value?.queue.value.length ?? 0),
+    /** The estimate that stands is of the answers before; the one of these follows. */
+    estimating: computed(() => query.isFetching.value || (outbox.value?.queue.value.length ?? 0) > 0),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {
@@ -80,7 +84,7 @@ export function useReading(id: number) {
         .map(({ body }) => body as RibbonEntry),
     ),
     answer: (name: string, value: unknown) =>
-      write({
+      quick({
         method: 'PATCH',
         path: base,
         body: { answers: { [name]: value } },
@@ -88,20 +92,20 @@ export function useReading(id: number) {
         label: name,
       }),
     moisture: (value: string) =>
-      write({ method: 'PATCH', path: base, body: { moisture_answer: value }, label: 'moisture' }),
+      quick({ method: 'PATCH', path: base, body: { moisture_answer: value }, label: 'moisture' }),
     change: (body: Record<string, unknown>) => write({ method: 'PATCH', path: base, body, label: 'method' }),
     addRibbon: (ribbon: RibbonEntry) =>
-      write({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
+      quick({ method: 'POST', path: `${base}/ribbons`, body: ribbon, label: 'ribbons' }),
     /** A ribbon marked on a photograph; its length is worked out by the server when it has both. */
     addMeasured: (marks: Record<string, unknown>) =>
-      write({ method: 'POST', path: `${base}/measured-ribbons`, body: marks, label: 'ribbon from a photograph' }),
+      quick({ method: 'POST', path: `${base}/measured-ribbons`, body: marks, label: 'ribbon from a photograph' }),
     addPhoto,
     /** Photographs that wait on this device. */
     photosComing,
     correctRibbon: (ribbon: number, entry: RibbonEntry) =>
-      write({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
+      quick({ method: 'PATCH', path: `${base}/ribbons/${ribbon}`, body: entry, label: 'ribbons' }),
     takeBackRibbon: (ribbon: number) =>
-      write({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
+      quick({ method: 'DELETE', path: `${base}/ribbons/${ribbon}`, body: {}, label: 'ribbons' }),
     assign: ({ code, added }: Pick<Schemas['Offer'], 'code' | 'added'>, reason?: string) =>
       write({
         method: 'POST',
@@ -112,7 +116,7 @@ export function useReading(id: number) {
     /** The test that is open at the step More. */
     test,
     expect: (code: string | null) =>
-      write({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
+      quick({ method: 'PUT', path: `${base}/expectation`, body: { code }, label: 'expected' }),
     keepBoth: (rule: string, reason: string | null) =>
       write({ method: 'PATCH', path: base, body: { kept: { rule, reason } }, label: 'kept' }),
     typed,

@@ -27,9 +27,16 @@ const pad = computed(() => (props.axes ? 44 : 6))
 const f = computed(() => frame(props.width, pad.value, props.names ? LABEL : pad.value))
 const height = computed(() => f.value.height + 2 * pad.value)
 const grains = computed(() => field(f.value, 8))
-const open = computed(() => props.classes.filter(({ code }) => props.possible.includes(code)))
-const named = computed(() => props.classes.filter(({ code }) => props.outcomes?.includes(code)))
-const outlines = computed(() => props.lines ?? props.classes.flatMap(({ regions }) => regions))
+// The outlines of a system stay the same from answer to answer, so they are worked out once.
+const drawn = computed(() =>
+  props.classes.map((one) => ({ ...one, outlines: one.regions.map((region) => points(f.value, region)) })),
+)
+const outlines = computed(
+  () => props.lines?.map((line) => points(f.value, line)) ?? drawn.value.flatMap((one) => one.outlines),
+)
+const frameLine = computed(() => corners(f.value))
+const open = computed(() => drawn.value.filter(({ code }) => props.possible.includes(code)))
+const named = computed(() => drawn.value.filter(({ code }) => props.outcomes?.includes(code)))
 // Each run of compositions is a bar one percent of clay high.
 const soft = computed(() =>
   (props.region?.runs ?? [])
@@ -44,7 +51,7 @@ const soft = computed(() =>
     )
     .join(''),
 )
-const given = computed(() => props.classes.find(({ code }) => code === props.assigned))
+const given = computed(() => drawn.value.find(({ code }) => code === props.assigned))
 const label = computed(() => {
   const list = (found: Naming[]) => found.map(({ name }) => name).join(', ')
   const parts = [`Texture triangle. Possible: ${list(open.value)}.`]
@@ -122,14 +129,14 @@ const ticks = computed(() =>
     <defs>
       <clipPath :id="`${id}-open`">
         <template v-for="c in open" :key="c.code">
-          <polygon v-for="(r, i) in c.regions" :key="i" :points="points(f, r)" />
+          <polygon v-for="(line, i) in c.outlines" :key="i" :points="line" />
         </template>
       </clipPath>
-      <clipPath :id="`${id}-all`"><polygon :points="corners(f)" /></clipPath>
+      <clipPath :id="`${id}-all`"><polygon :points="frameLine" /></clipPath>
     </defs>
-    <polygon class="ground" :points="corners(f)" />
+    <polygon class="ground" :points="frameLine" />
     <template v-for="c in open" :key="`${c.code}-wash`">
-      <polygon v-for="(r, i) in c.regions" :key="i" class="wash close-in" :points="points(f, r)" />
+      <polygon v-for="(line, i) in c.outlines" :key="i" class="wash close-in" :points="line" />
     </template>
     <g opacity="0.3">
       <path class="g-clay" :d="grains.lines" />
@@ -142,23 +149,17 @@ const ticks = computed(() =>
       <path class="g-sand" :d="grains.dots" />
     </g>
     <g v-if="region" :clip-path="`url(#${id}-all)`"><path class="estimate close-in" :d="soft" /></g>
-    <polygon
-      v-for="(line, i) in outlines"
-      :key="`line-${i}`"
-      class="inked"
-      style="stroke-width: 0.8"
-      :points="points(f, line)"
-    />
+    <polygon v-for="(line, i) in outlines" :key="`line-${i}`" class="inked" style="stroke-width: 0.8" :points="line" />
     <template v-for="c in open" :key="`${c.code}-open`">
-      <polygon v-for="(r, i) in c.regions" :key="i" class="inked" :points="points(f, r)" />
+      <polygon v-for="(line, i) in c.outlines" :key="i" class="inked" :points="line" />
     </template>
     <template v-for="c in named" :key="`${c.code}-key`">
-      <polygon v-for="(r, i) in c.regions" :key="i" class="key-region" :points="points(f, r)" />
+      <polygon v-for="(line, i) in c.outlines" :key="i" class="key-region" :points="line" />
     </template>
     <template v-if="given">
-      <polygon v-for="(r, i) in given.regions" :key="i" class="assigned-region" :points="points(f, r)" />
+      <polygon v-for="(line, i) in given.outlines" :key="i" class="assigned-region" :points="line" />
     </template>
-    <polygon class="inked" style="stroke-width: 2.5" :points="corners(f)" />
+    <polygon class="inked" style="stroke-width: 2.5" :points="frameLine" />
     <text
       v-for="c in coded"
       :key="`code-${c.code}`"

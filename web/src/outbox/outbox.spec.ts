@@ -22,8 +22,9 @@ const answer = (name: string) => ({
 })
 
 function outbox(send: (...call: unknown[]) => Promise<Reading>, store = memory()) {
-  const calls: { body: Record<string, unknown>; key: string }[] = []
+  const calls: { path: string; body: Record<string, unknown>; key: string }[] = []
   const onRefused = vi.fn()
+  const onEmpty = vi.fn()
   const box = createOutbox({
     storeKey: 'q',
     store,
@@ -31,13 +32,14 @@ function outbox(send: (...call: unknown[]) => Promise<Reading>, store = memory()
     versionIn: (saved: Reading) => saved.version,
     onSaved: () => {},
     onRefused,
+    onEmpty,
     retryAfter: 1e6,
     send: (method, path, body, key) => {
-      calls.push({ body: body as Record<string, unknown>, key })
+      calls.push({ path: String(path), body: body as Record<string, unknown>, key })
       return send(method, path, body, key)
     },
   })
-  return { box, calls, store, onRefused }
+  return { box, calls, store, onRefused, onEmpty }
 }
 
 describe('the outbox of the bench', () => {
@@ -49,6 +51,17 @@ describe('the outbox of the bench', () => {
     await vi.waitFor(() => expect(box.state.value).toBe('saved'))
     expect(calls.map(({ body }) => body.version)).toEqual([7, 8])
     expect(store.getItem('q')).toBeNull()
+  })
+
+  it('asks of the answer what the write says, and tells once when all is answered', async () => {
+    const { box, calls, onEmpty } = outbox(() => Promise.resolve(reading(8)))
+    box.add({ ...answer('a'), query: 'evidence=none' })
+    box.add({ ...answer('b'), method: 'DELETE', query: 'evidence=none' })
+    await vi.waitFor(() => expect(onEmpty).toHaveBeenCalledOnce())
+    expect(calls.map(({ path }) => path)).toEqual([
+      '/api/readings/1?evidence=none',
+      '/api/readings/1?version=8&evidence=none',
+    ])
   })
 
   it('keeps what has no answer and tries it again under the same key', async () => {

@@ -10,6 +10,8 @@ export type Write = {
   body: Record<string, unknown>
   /** The version it was made on; undefined until the write before it is answered, null where none is needed. */
   version?: number | null
+  /** What is asked of the answer, as name=value. */
+  query?: string
   /** Observations it changes, to show at once. */
   answers?: Record<string, unknown>
   /** What it does, for the person. */
@@ -37,6 +39,8 @@ export type Options<T> = {
   /** What is kept, where a change was made on another version. */
   current?: (problem: ApiProblem) => Promise<T | null>
   onSaved: (saved: T) => void
+  /** All that waited is answered. */
+  onEmpty?: () => void
   /** A file was kept: what was answered is not the record. */
   onFile?: () => void
   onRefused: (problem: ApiProblem, write: Write) => void
@@ -105,7 +109,9 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
     busy = true
     clearTimeout(timer)
     try {
+      const waited = queue.value.length > 0
       while (queue.value.length && !conflict.value) if (!(await sendFirst(queue.value[0]!))) return
+      if (waited && !queue.value.length) options.onEmpty?.()
     } finally {
       busy = false
     }
@@ -185,8 +191,10 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
   return { queue, conflict, state, answers, add, flush, resolve, reread }
 }
 
-const address = (write: Write): string =>
-  write.method === 'DELETE' ? `${write.path}?version=${write.version}` : write.path
+function address({ method, path, query, version }: Write): string {
+  const asked = [method === 'DELETE' ? `version=${version}` : '', query ?? ''].filter(Boolean).join('&')
+  return asked ? `${path}?${asked}` : path
+}
 
 function payload(write: Write): unknown {
   if (write.method === 'DELETE') return undefined

@@ -17,17 +17,35 @@ import { claimOutbox, recordsLeftBehind } from './owner'
 
 /** What a page that shows the record adds: the version it shows, and where a refusal is told. */
 export type Shown = { version: () => number; onRefused: (problem: ApiProblem, write: Write) => void }
-type Record<T> = Pick<Options<T>, 'versionIn' | 'current' | 'onSaved' | 'onFile'> & { name: string }
+type Record<T> = Pick<Options<T>, 'versionIn' | 'current' | 'onSaved' | 'onEmpty' | 'onFile'> & { name: string }
 
 export const readingRecord = (id: number): Record<Reading> => ({
   name: String(id),
   versionIn: ({ version }) => version,
   onSaved: (saved) => {
-    queryClient.setQueryData(readingQuery(id).queryKey, saved)
+    const { queryKey } = readingQuery(id)
+    queryClient.setQueryData(queryKey, (before) => withEstimate(saved, before))
     forgetLists()
   },
+  // An estimate that was left out of an answer follows once nothing waits any more.
+  onEmpty: () => void queryClient.invalidateQueries({ queryKey: readingQuery(id).queryKey }),
   onFile: () => void queryClient.invalidateQueries({ queryKey: readingQuery(id).queryKey }),
 })
+
+/**
+ * The key's verdict is answered at once, and until its estimate follows the one before stands beside it. Where there is
+ * none before, no page shows the reading, and the next one reads it whole.
+ */
+function withEstimate(saved: Reading, before: Reading | undefined): Reading | undefined {
+  if (saved.assessment.evidence) return saved
+  if (!before) return undefined
+  const { assigned } = saved
+  return {
+    ...saved,
+    assessment: { ...saved.assessment, evidence: before.assessment.evidence },
+    assigned: assigned && { ...assigned, estimate: before.assigned?.estimate },
+  }
+}
 
 /** A horizon's own fields; a change of it is answered with its profile. */
 export const horizonRecord = (id: number, profile: number): Record<Profile> => ({

@@ -46,7 +46,10 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
 </script>
 
 <template>
-  <div class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_376px] desk:gap-5">
+  <div
+    class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_376px] desk:gap-5"
+    :data-estimating="bench.estimating.value || undefined"
+  >
     <div class="grid gap-2 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>
         <span class="text-pencil leading-tight">You assigned</span>
@@ -98,7 +101,11 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
         A grade of behaviour, not a region of a triangle. Australian laboratories part silt from sand at 20 µm: their
         sand and silt do not compare with the 50 µm systems.
       </p>
-      <section v-if="evidence.felt" aria-labelledby="estimate-title" class="border-t-2 border-ink pt-2 grid gap-1.5">
+      <section
+        v-if="evidence.felt"
+        aria-labelledby="estimate-title"
+        class="border-t-2 border-ink pt-2 grid gap-1.5 estimate-part"
+      >
         <h2 id="estimate-title" class="text-2xl leading-tight">
           The estimate<span v-if="behaviour" class="font-normal text-pencil text-xl">, in USDA classes</span>
         </h2>

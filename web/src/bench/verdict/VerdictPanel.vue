@@ -37,9 +37,13 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
 </script>
 
 <template>
-  <section aria-label="Verdict so far" class="flex flex-col gap-2 *:shrink-0">
+  <section
+    aria-label="Verdict so far"
+    class="flex flex-col gap-2 *:shrink-0"
+    :data-estimating="bench.estimating.value || undefined"
+  >
     <div class="grid grid-cols-[minmax(0,1fr)_156px] gap-2 items-start">
-      <div>
+      <div data-by-key>
         <h2 class="text-2xl leading-[1.1] first-letter:uppercase hyphens-auto">{{ headline }}</h2>
         <p class="text-pencil leading-tight">
           {{
@@ -58,7 +62,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
       />
     </div>
     <ContradictionNotes />
-    <div v-if="evidence.felt" class="leading-tight" data-evidence>
+    <div v-if="evidence.felt" class="leading-tight estimate-part" data-evidence>
       <p>
         <svg width="22" height="10" class="inline mr-1" aria-hidden="true">
           <rect class="estimate" width="22" height="10" rx="5" /></svg
@@ -75,7 +79,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
       <p v-if="evidence.widened" class="text-pencil" data-widened>Wider uncertainty, because of what you ticked.</p>
     </div>
     <WhatNext v-if="phone" :most="3" />
-    <EstimateBars v-if="evidence.felt" :evidence="evidence" :most="4" />
+    <EstimateBars v-if="evidence.felt" :evidence="evidence" :most="4" class="estimate-part" />
     <ul v-if="key.outcomes.length > 1" class="grid gap-1.5 border-t-[1.5px] border-ink pt-2" aria-label="By the key">
       <li v-for="o in key.outcomes" :key="o.code" class="grid grid-cols-[1fr_auto] items-end leading-none">
         <span>{{ nameOf(o.code) }}</span><b>{{ o.percent }} %</b>
