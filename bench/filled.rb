@@ -74,7 +74,7 @@ note: "Pasture above the #{PLACES[id % 7].downcase}s" }
   # Each by the model's own rule.
   def found_by(ids)
     Site.where(id: ids).each(&:refresh)
-    Profile.where(site_id: ids).preload(:hand, horizons: :readings).each(&:keep_terms)
+    Profile.where(site_id: ids).preload(:textured_by, horizons: :readings).each(&:keep_terms)
   end
 
   # Horizon, sample and reading have one number.

@@ -7,8 +7,8 @@ require_relative "demo_picture"
 # the hand felt is drawn by the core's own simulator from a composition that is invented too, and goes through the same
 # models as anybody's, so the demo cannot hold what the application would refuse.
 module Demo
-  HAND = "Maren"
-  PEN = "Tobe"
+  TEXTURED_BY = "Maren"
+  RECORDED_BY = "Tobe"
   # When the work began on each of the field days, UTC: one for every site, and one for what was done last.
   MORNINGS = %w[2026-09-14T07:40:00Z 2026-09-15T08:05:00Z 2026-09-15T13:20:00Z 2026-09-16T07:55:00Z].freeze
   # What the demo's ribbons were measured at.
@@ -58,7 +58,7 @@ module Demo
                         }
                       ] },
                     { upper_cm: 110, lower_cm: 125, kind: "bag", label: "T1-5" }],
-          again: { of: "BC", hand: "Ilka", **soil(30, 44, 3) }, horizons: [
+          again: { of: "BC", textured_by: "Ilka", **soil(30, 44, 3) }, horizons: [
             [
               "Ap",
               0,
@@ -239,7 +239,8 @@ module Demo
     profile =
       Profile.make(
         site,
-        { name: facts[:name], kind: facts[:kind], hand: HAND, pen: PEN, **facts.slice(:described, :increments) }
+        { name: facts[:name], kind: facts[:kind], textured_by: TEXTURED_BY, recorded_by: RECORDED_BY,
+**facts.slice(:described, :increments) }
       )
     facts[:horizons].each do |designation, upper, lower, soil, seen = {}|
       clock.pass(DESCRIBE)
@@ -252,16 +253,17 @@ module Demo
   end
 
   # A second reading of one horizon by another hand, on which the first stays the one reported.
-  def another_hand(profile, clock, of:, hand:, **soil)
+  def another_hand(profile, clock, of:, textured_by:, **soil)
     clock.pass(DESCRIBE)
     horizon = profile.horizons.find { |layer| layer.designation == of }
     first = horizon.speaks
-    texture(Reading.begin(horizon: horizon, hand: hand), clock, **soil)
+    texture(Reading.begin(horizon: horizon, textured_by: textured_by), clock, **soil)
     horizon.reload.change(horizon.lock_version, { reported_reading_id: first.id })
   end
 
   def quick(clock)
-    texture(Reading.begin(label: "Bed by the gate", hand: HAND, pen: HAND), clock, **soil(40, 24, 1))
+    texture(Reading.begin(label: "Bed by the gate", textured_by: TEXTURED_BY, recorded_by: TEXTURED_BY), clock,
+            **soil(40, 24, 1))
   end
 
   APART = %w[mould_feel ball_holds ribbon_forms ribbons moisture_rounds].freeze

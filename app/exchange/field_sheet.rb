@@ -92,7 +92,7 @@ module Exchange
     def heading(profile)
       print(profile.name, size: 20, style: :bold)
       print("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
-      people = [["Textured by", profile.hand], ["recorded by", profile.pen]].filter_map do |role, person|
+      people = [["Textured by", profile.textured_by], ["recorded by", profile.recorded_by]].filter_map do |role, person|
         "#{role} #{person.name}" if person
       end
       facts = [people.join(", ").presence, profile.site.position&.to_s, *said("site", profile.site.seen.slice(*SITE)),
@@ -219,8 +219,10 @@ module Exchange
 
     def record(reading)
       key = reading.field_method.key_class
-      ["#{key::NAME}, #{key::SOURCE}", ("textured by #{reading.hand.name}" if reading.hand),
-       ("recorded by #{reading.pen.name}" if reading.pen), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
+      ["#{key::NAME}, #{key::SOURCE}", ("textured by #{reading.textured_by.name}" if reading.textured_by),
+       (if reading.recorded_by
+          "recorded by #{reading.recorded_by.name}"
+        end), reading.started_at.strftime("%Y-%m-%d %H:%M UTC"),
        "rules #{reading.assignments.last&.rules_version || Grittle::RULES_VERSION}"].compact.join("; ")
     end
 

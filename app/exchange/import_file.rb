@@ -49,8 +49,10 @@ module Exchange
         .each_with_index
         .map do |line, place|
           line.to_h.compact.to_h do |name, cell|
-            column = table[name] || refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
-            [name, Cells.read(cell, column)]
+            column =
+              table[Earlier.column(name)] ||
+              refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
+            [column.name, Cells.read(cell, column)]
           rescue Grittle::InvalidInput => e
             refuse("#{table.name}.csv, row #{place + 2}: #{e.message}")
           end

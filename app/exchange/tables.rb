@@ -36,7 +36,7 @@ module Exchange
   module Tables
     FIELDS = Grittle::Entry::Fields
     METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.default == false ? :flag : :text] }
-                                        .merge("hand" => :person, "pen" => :person).freeze
+                                        .merge("textured_by" => :person, "recorded_by" => :person).freeze
     # A class, as ClassColumns keeps it.
     NAMED = { "key" => :text, "system" => :text, "code" => :text, "added" => :json }.freeze
 
@@ -105,7 +105,7 @@ module Exchange
         "findings",
         Finding,
         "Looks at companion tests",
-        { "test" => :text, "value" => :json, "seen_at" => :time, "pen" => :person },
+        { "test" => :text, "value" => :json, "seen_at" => :time, "recorded_by" => :person },
         refs: {
           "sample_id" => "samples"
         }
@@ -117,7 +117,7 @@ module Exchange
         "answers",
         Answer,
         "Observations as given, oldest first; the newest of a name stands, null takes it back",
-        { "observation" => :text, "value" => :json, "given_at" => :time, "pen" => :person },
+        { "observation" => :text, "value" => :json, "given_at" => :time, "recorded_by" => :person },
         refs: {
           "reading_id" => "readings"
         }
@@ -169,7 +169,7 @@ module Exchange
               "entered_at" => :time,
               "taken_back_at" => :time,
               "taken_back_by" => :person,
-              "pen" => :person
+              "recorded_by" => :person
             },
             refs: { "reading_id" => "readings", "corrects_id" => "ribbons", "photo_id" => "photos" }),
       table(
@@ -183,7 +183,7 @@ module Exchange
           "rules_version" => :text,
           "result" => :json,
           "assigned_at" => :time,
-          "pen" => :person
+          "recorded_by" => :person
         },
         refs: {
           "reading_id" => "readings"

@@ -8,7 +8,7 @@ module Exchange
     REFS = {
       "reported_reading_id" => "readings", "horizon_id" => "horizons", "profile_id" => "profiles", "site_id" => "sites"
     }.freeze
-    PEOPLE = %w[hand pen].freeze
+    PEOPLE = %w[textured_by recorded_by].freeze
     # Whose values, and the table of theirs.
     OF = { "Site" => "sites", "Profile" => "profiles", "Horizon" => "horizons", "Sample" => "samples" }.freeze
 

@@ -9,7 +9,7 @@ class Answer < ApplicationRecord
   KEPT = "kept/"
 
   belongs_to :reading
-  belongs_to :pen, class_name: "Observer", optional: true
+  belongs_to :recorded_by, class_name: "Observer", optional: true
   attribute :value, ActiveRecord::Type::Json.new
 
   # @param event [Hash{String=>Object}] as Grittle::Record has it
@@ -27,7 +27,7 @@ class Answer < ApplicationRecord
     {
       "kind" => kind_of(name),
       "at" => row["given_at"],
-      "by" => row["pen_id"],
+      "by" => row["recorded_by_id"],
       "name" => name.delete_prefix(KEPT),
       "value" => row["value"]
     }

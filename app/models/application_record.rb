@@ -70,7 +70,7 @@ class ApplicationRecord < ActiveRecord::Base
   private_class_method :quoted
 
   # @return [Observer, nil] who writes, as far as the record knows
-  def writer = (pen if respond_to?(:pen)) || (profile&.pen if respond_to?(:profile))
+  def writer = (recorded_by if respond_to?(:recorded_by)) || (profile&.recorded_by if respond_to?(:profile))
 
   # A blank name is refused with a sentence at its field.
   # @raise [Grittle::InvalidInput]

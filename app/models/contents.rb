@@ -29,7 +29,7 @@ class Contents
 
   # @return [Array<String>] who textured any of it
   def people
-    Observer.where(id: Reading.where(id: @ids[:readings]).select(:hand_id)).order(:name).pluck(:name)
+    Observer.where(id: Reading.where(id: @ids[:readings]).select(:textured_by_id)).order(:name).pluck(:name)
   end
 
   # @yieldparam model [Class]

@@ -47,11 +47,12 @@ class Fieldbook < ActiveRecord::Base
   end
 
   # What new profiles, and the first quick reading, begin with.
-  # @return [Hash{Symbol=>Object}] the parts of a method, and :hand and :pen as names of people
+  # @return [Hash{Symbol=>Object}] the parts of a method, and :textured_by and :recorded_by as names of people
   def defaults
     # Asked for anew: another process of the server may have changed them.
     kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
-    { **Grittle::FieldMethod::DEFAULTS, hand: nil, pen: nil }.merge(kept.slice(*Methodical::PARTS, :hand, :pen))
+    { **Grittle::FieldMethod::DEFAULTS, textured_by: nil,
+recorded_by: nil }.merge(kept.slice(*Methodical::PARTS, :textured_by, :recorded_by))
   end
 
   # @param input [Hash{Symbol=>Object}] any of #defaults

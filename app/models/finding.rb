@@ -3,7 +3,7 @@
 # One look at a companion test on a sample: pH, fizz, a crumb in water. Only ever added; the newest of each part stands.
 class Finding < ApplicationRecord
   belongs_to :sample
-  belongs_to :pen, class_name: "Observer", optional: true
+  belongs_to :recorded_by, class_name: "Observer", optional: true
   attribute :value, ActiveRecord::Type::Json.new
 
   # @param test [String] one of Grittle::Profile::Findings::TESTS
@@ -17,7 +17,7 @@ class Finding < ApplicationRecord
       test: test,
       value: read,
       seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc,
-      pen: sample.profile&.pen
+      recorded_by: sample.profile&.recorded_by
     )
   rescue ArgumentError
     raise Grittle::InvalidInput,

@@ -73,7 +73,7 @@ class Horizon < ApplicationRecord
     columns = reported.slice(:key, :system, :code, :added)
     return if speaks || columns == reported_class&.slice(*columns.keys)&.symbolize_keys
 
-    reported_classes.create!(**reported, person: profile.pen&.name, added_at: Time.now.utc)
+    reported_classes.create!(**reported, person: profile.recorded_by&.name, added_at: Time.now.utc)
   end
 
   # Keeps what speaks for the horizon, and its class, for lists.
@@ -135,7 +135,7 @@ class Horizon < ApplicationRecord
   end
 
   def whole(reading)
-    told(reading).merge("by" => reading.hand&.name, "day" => reading.started_at.to_date.iso8601,
+    told(reading).merge("by" => reading.textured_by&.name, "day" => reading.started_at.to_date.iso8601,
                         "verdict" => (reading.kept_verdict if reading.id == speaks_id))
   end
 

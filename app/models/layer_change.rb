@@ -15,7 +15,7 @@ class LayerChange < ApplicationRecord
   # @param label [String] what is done, for the button that undoes it
   # @return [LayerChange]
   def self.keep(profile, label)
-    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.pen)
+    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.recorded_by)
   end
 
   # What was emptied out of the bin cannot come back.
@@ -51,7 +51,7 @@ class LayerChange < ApplicationRecord
       Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil))
     end
     was["samples"].each { |sample, horizon| Sample.where(id: sample).update_all(horizon_id: horizon) }
-    update!(undone_at: Time.now.utc, undone_by: profile.pen)
+    update!(undone_at: Time.now.utc, undone_by: profile.recorded_by)
   end
 
   private

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Somebody who textures (the hand) or writes it down (the pen).
+# Somebody who textures or writes it down.
 class Observer < ApplicationRecord
   belongs_to :fieldbook, default: -> { Fieldbook.current }
 

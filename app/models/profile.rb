@@ -6,8 +6,8 @@ class Profile < ApplicationRecord
   include Deletable
 
   belongs_to :site
-  belongs_to :hand, class_name: "Observer", optional: true
-  belongs_to :pen, class_name: "Observer", optional: true
+  belongs_to :textured_by, class_name: "Observer", optional: true
+  belongs_to :recorded_by, class_name: "Observer", optional: true
   has_many :horizons,
            -> { where(removed_at: nil).order(:upper_cm, :id) },
            dependent: :restrict_with_exception,
@@ -31,7 +31,7 @@ class Profile < ApplicationRecord
     where(id: unscoped.from(ranked, :ranked).where("place <= ?", LISTED).select(:id)).order(:id)
   end
 
-  # @param input [Hash{Symbol=>Object}] columns by name; hand and pen as names of people
+  # @param input [Hash{Symbol=>Object}] columns by name; textured_by and recorded_by as names of people
   # @raise [Grittle::InvalidInput]
   def self.make(site, input)
     profile = new(site: site, touched_at: Time.now.utc)
@@ -47,7 +47,7 @@ class Profile < ApplicationRecord
   def duplicate(name)
     transaction do
       copy = self.class.make(site, { name: name, kind: kind, **field_method.to_h.transform_keys(&:to_sym) })
-      copy.update!(hand: hand, pen: pen)
+      copy.update!(textured_by: textured_by, recorded_by: recorded_by)
       horizons.each { |layer| copy.horizons.create!(**layer.attributes.symbolize_keys.slice(*STRUCTURE)) }
       copy.refresh
       copy
@@ -123,7 +123,7 @@ class Profile < ApplicationRecord
 
   # @param layers [Array<Horizon>]
   def keep_terms(layers = horizons.to_a)
-    SearchTerm.keep(self, "word" => SearchTerm.words(name, note, seen.values, hand&.name, layers.map(&:words)),
+    SearchTerm.keep(self, "word" => SearchTerm.words(name, note, seen.values, textured_by&.name, layers.map(&:words)),
                           "class" =>
                             layers.filter_map { |layer| "#{layer.class_system}:#{layer.class_code}" if layer.named },
                           "day" => layers.flat_map(&:readings).map { |reading| reading.started_at.to_date.iso8601 },

@@ -43,7 +43,9 @@ class QuickReadings
     last = fieldbook.quick_readings.order(id: :desc).first
     return last.attributes.slice(*Methodical::COPIED) if last
 
-    fieldbook.defaults.then { |set| set.merge(hand: Observer.named(set[:hand]), pen: Observer.named(set[:pen])) }
+    fieldbook.defaults.then do |set|
+      set.merge(textured_by: Observer.named(set[:textured_by]), recorded_by: Observer.named(set[:recorded_by]))
+    end
   end
 
   # Removes those that were opened and left untouched.
@@ -72,7 +74,7 @@ class QuickReadings
   private
 
   def with_text(found)
-    SearchTerm.words(@params["text"]).reduce(found.left_joins(:hand).joins(SITE)) do |left, word|
+    SearchTerm.words(@params["text"]).reduce(found.left_joins(:textured_by).joins(SITE)) do |left, word|
       like = "%#{ActiveRecord::Base.sanitize_sql_like(word)}%"
       in_texts = TEXTS.map { |column| "#{column} LIKE :like" }.join(" OR ")
       in_class = format(LAST_CLASS, "assignments.code IN (:codes)")

@@ -4,8 +4,8 @@
 # is refused and what follows is the core's Record. This only stores and loads it.
 class Reading < ApplicationRecord
   belongs_to :sample
-  belongs_to :hand, class_name: "Observer", optional: true
-  belongs_to :pen, class_name: "Observer", optional: true
+  belongs_to :textured_by, class_name: "Observer", optional: true
+  belongs_to :recorded_by, class_name: "Observer", optional: true
   has_many :answers, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :ribbons, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
@@ -26,11 +26,11 @@ class Reading < ApplicationRecord
   # @param sample [Sample, nil] one that was taken before
   # @param step [String, nil] where the bench stands at first; nil is the first of all
   # @raise [Grittle::UnknownName]
-  def self.begin(horizon: nil, sample: nil, label: nil, hand: nil, pen: nil, step: nil)
+  def self.begin(horizon: nil, sample: nil, label: nil, textured_by: nil, recorded_by: nil, step: nil)
     one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
     method = profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last
-    people = { hand: Observer.named(hand), pen: Observer.named(pen) }.compact
+    people = { textured_by: Observer.named(textured_by), recorded_by: Observer.named(recorded_by) }.compact
     sample ||=
       Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
     begun = {
@@ -197,17 +197,17 @@ class Reading < ApplicationRecord
   def keep(event, photo: nil, marks: nil)
     case event["kind"]
     when "ribbon" then keep_ribbon(event, photo, marks)
-    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: pen) && nil
+    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: recorded_by) && nil
     when "class" then keep_class(event)
     else
       Answer.lay(
         reading_id: id,
         observation: Answer.name_of(event),
         value: event["value"],
-        pen_id: pen_id,
+        recorded_by_id: recorded_by_id,
         given_at: @now
       )
-      [{ "at" => @now, "by" => pen_id }.merge(event)]
+      [{ "at" => @now, "by" => recorded_by_id }.merge(event)]
     end
   end
 
@@ -216,7 +216,7 @@ class Reading < ApplicationRecord
 
   def keep_ribbon(event, photo, marks)
     earlier = event["corrects"] && made(event["corrects"])
-    earlier&.update!(taken_back_at: @now, taken_back_by: pen)
+    earlier&.update!(taken_back_at: @now, taken_back_by: recorded_by)
     ribbon =
       ribbons.create!(
         length_mm: event["length_mm"],
@@ -225,7 +225,7 @@ class Reading < ApplicationRecord
         corrects: earlier,
         made_at: earlier&.made_at || @now,
         entered_at: @now,
-        pen: pen,
+        recorded_by: recorded_by,
         photo: photo,
         marks: marks,
         **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended")
@@ -239,7 +239,7 @@ class Reading < ApplicationRecord
       **given,
       override: event["override"],
       reason: event["reason"],
-      pen: pen,
+      recorded_by: recorded_by,
       result: assessment.key.to_h,
       rules_version: Grittle::RULES_VERSION,
       assigned_at: @now

@@ -4,14 +4,14 @@ module Routes
   # Sites, profiles, horizons, and where the work stopped.
   module Fieldbook
     # What a profile is read down from.
-    WITH_READINGS = [:site, :hand, :pen, { samples: %i[findings horizon readings],
+    WITH_READINGS = [:site, :textured_by, :recorded_by, { samples: %i[findings horizon readings],
                                            horizons: [
                                              :reported_classes,
                                              :profile,
                                              {
                                                readings: [
                                                  :assignments,
-                                                 :hand,
+                                                 :textured_by,
                                                  { sample: %i[horizon profile] }
                                                ]
                                              }

@@ -3,7 +3,7 @@
 module Routes
   # One hand-texturing: answers, ribbons, and the class.
   module Readings
-    METHOD_FIELDS = [*Methodical::PARTS, :hand, :pen, :label].freeze
+    METHOD_FIELDS = [*Methodical::PARTS, :textured_by, :recorded_by, :label].freeze
 
     # What a photograph is found by.
     PHOTO_BY = { photo_id: :id, photo_token: :token }.freeze
@@ -11,7 +11,7 @@ module Routes
     def self.registered(app)
       app.get "/api/readings" do
         found = QuickReadings.new(fieldbook, params).relation
-        readings, page = paged(found.preload(:assignments, :hand, sample: :site))
+        readings, page = paged(found.preload(:assignments, :textured_by, sample: :site))
         answer(readings: readings.map { |reading| ReadingSerializer.quick(reading) }, **page)
       end
 

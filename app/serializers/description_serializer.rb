@@ -84,7 +84,7 @@ module DescriptionSerializer
       {
         id: reading.id,
         name: found.dig("named", "full_name"),
-        hand: reading.hand&.name,
+        textured_by: reading.textured_by&.name,
         started_at: reading.started_at.iso8601,
         reported: found["speaks"],
         disturbed: disturbed(reading.sample),

@@ -155,8 +155,8 @@ module ProfileSerializer
       method: profile.field_method.to_h,
       naming_system: profile.field_method.naming_system,
       method_name: profile.field_method.name,
-      hand: profile.hand&.name,
-      pen: profile.pen&.name
+      textured_by: profile.textured_by&.name,
+      recorded_by: profile.recorded_by&.name
     }
   end
   private_class_method :site, :reported, :called, :opening

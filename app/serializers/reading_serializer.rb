@@ -39,8 +39,8 @@ module ReadingSerializer
     {
       method: reading.field_method.to_h,
       method_name: reading.field_method.name,
-      hand: reading.hand&.name,
-      pen: reading.pen&.name,
+      textured_by: reading.textured_by&.name,
+      recorded_by: reading.recorded_by&.name,
       started_at: reading.started_at.iso8601
     }
   end
@@ -96,7 +96,7 @@ module ReadingSerializer
       sentence: verdict["sentence"],
       outcomes: verdict["outcomes"],
       started_at: reading.started_at.iso8601,
-      hand: reading.hand&.name,
+      textured_by: reading.textured_by&.name,
       clay: verdict["clay"],
       own_clay: verdict["own_clay"]
     }
@@ -182,7 +182,8 @@ module ReadingSerializer
   def answers(reading)
     newest = reading.answers.to_h { |answer| [answer.observation, answer.id] }
     reading.answers.map do |answer|
-      entry(answer.given_at, *said(answer, reading), answer.pen, standing: newest[answer.observation] == answer.id)
+      entry(answer.given_at, *said(answer, reading), answer.recorded_by,
+            standing: newest[answer.observation] == answer.id)
     end
   end
 
@@ -206,7 +207,7 @@ module ReadingSerializer
       length = "#{Grittle::Units.plain(ribbon.entered_length.to_f)} #{ribbon.entered_unit}"
       text = "#{length}, #{Grittle::Tests::Catalogue.word('ribbons', ribbon.ended)}"
       text += " (corrects the one of #{ribbon.corrects.entered_at.strftime('%H:%M:%S')})" if ribbon.corrects
-      made = entry(ribbon.entered_at, "ribbon", text, ribbon.pen, standing: ribbon.taken_back_at.nil?)
+      made = entry(ribbon.entered_at, "ribbon", text, ribbon.recorded_by, standing: ribbon.taken_back_at.nil?)
       replaced = ribbon.taken_back_at && reading.ribbons.any? { |other| other.corrects_id == ribbon.id }
       next [made] if ribbon.taken_back_at.nil? || replaced
 
@@ -216,7 +217,7 @@ module ReadingSerializer
           ribbon.taken_back_at,
           "ribbon",
           "#{text}: taken back",
-          ribbon.taken_back_by || ribbon.pen,
+          ribbon.taken_back_by || ribbon.recorded_by,
           standing: false
         )
       ]
@@ -227,12 +228,12 @@ module ReadingSerializer
     last = reading.assignments.last
     reading.assignments.map do |assignment|
       text = [assignment.named.full_name, assignment.reason].compact.join(": ")
-      entry(assignment.assigned_at, "class", text, assignment.pen, standing: assignment == last)
+      entry(assignment.assigned_at, "class", text, assignment.recorded_by, standing: assignment == last)
     end
   end
 
-  def entry(time, what, text, pen, standing:)
-    { at: time.iso8601(3), what: what, text: text, pen: pen&.name, standing: standing }
+  def entry(time, what, text, recorded_by, standing:)
+    { at: time.iso8601(3), what: what, text: text, recorded_by: recorded_by&.name, standing: standing }
   end
   private_class_method :expectation, :offer, :palmful, :position
 end

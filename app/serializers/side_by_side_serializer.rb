@@ -20,8 +20,9 @@ module SideBySideSerializer
   end
 
   def whole(item, reading)
-    item.merge("id" => reading.id, "place" => NamedThing.new(reading).within, "hand" => reading.hand&.name,
-               "started_at" => reading.started_at.iso8601, "unit" => reading.unit,
+    item.merge("id" => reading.id, "place" => NamedThing.new(reading).within,
+               "textured_by" => reading.textured_by&.name, "started_at" => reading.started_at.iso8601,
+               "unit" => reading.unit,
                "described" => (reading.horizon ? seen(reading.horizon) : reading.sample.seen))
   end
 

@@ -3,7 +3,7 @@
 # How a record stands, for somebody whose change was made on an earlier version of it. Renders only.
 module StandingSerializer
   # What a write names otherwise than its column.
-  SHOWN = { hand: ->(record) { record.hand&.name }, pen: ->(record) { record.pen&.name },
+  SHOWN = { textured_by: ->(record) { record.textured_by&.name }, recorded_by: ->(record) { record.recorded_by&.name },
             described: lambda(&:seen), position: ->(record) { record.position&.to_s } }.freeze
 
   module_function

@@ -133,10 +133,10 @@ RSpec.describe "The bin", type: :api do
     end
 
     it "begins new profiles and quick readings with the settings" do
-      api_put("/api/settings", { key: "field_grades", unit: "cm", hand: "Ilka" })
+      api_put("/api/settings", { key: "field_grades", unit: "cm", textured_by: "Ilka" })
       made = api_post("/api/sites/#{site.id}/profiles", { name: "Pit 3", kind: "pit" })
       expect(made["method"]).to include("key" => "field_grades", "unit" => "cm")
-      expect(made["hand"]).to eq "Ilka"
+      expect(made["textured_by"]).to eq "Ilka"
       expect(api_post("/api/readings", {})["method"]["key"]).to eq "field_grades"
       expect(api_put("/api/settings", { key: "guessing" })["status"]).to eq 422
     end

@@ -82,7 +82,7 @@ RSpec.describe "the fieldbook on its way out and in" do
     before do
       Demo.load
       profile = Profile.find_by!(name: "Tare 1")
-      profile.change(profile.lock_version, { hand: "Somebody else" })
+      profile.change(profile.lock_version, { textured_by: "Somebody else" })
       Layers.new(profile).split(profile.horizons[2], profile.horizons[2].lock_version, at_cm: 50, designation: "Bt2")
     end
 

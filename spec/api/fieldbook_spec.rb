@@ -3,7 +3,7 @@
 RSpec.describe "the fieldbook" do
   it "is made of sites, profiles and horizons, one by one" do
     site = api_post("/api/sites", { name: "Kame", landform: "crest" })
-    profile = api_post("/api/sites/#{site['id']}/profiles", { name: "Kame 1", kind: "hand_auger", hand: "Ines" })
+    profile = api_post("/api/sites/#{site['id']}/profiles", { name: "Kame 1", kind: "hand_auger", textured_by: "Ines" })
     expect(profile).to include("kind_name" => "Hand auger", "horizons" => [], "next_horizon_id" => nil)
     api_post("/api/profiles/#{profile['id']}/horizons", { designation: "C", upper_cm: 45.5, lower_cm: 80 })
     profile = api_post("/api/profiles/#{profile['id']}/horizons", { designation: "Ap", upper_cm: 0, lower_cm: 22 })
@@ -104,8 +104,9 @@ RSpec.describe "the fieldbook" do
   it "changes a profile's method for readings to come, and leaves those there are" do
     profile = profile_with(["A", 0, 20], ["B", 20, 40])
     before = begin_reading(profile.horizons.first)
-    changed = api_patch("/api/profiles/#{profile.id}", { version: 0, limit_set: "inch_tiers", unit: "in", hand: "Olm" })
-    expect(changed).to include("hand" => "Olm", "version" => 1, "method_name" => "Ribbon and rub, inch tiers")
+    changed = api_patch("/api/profiles/#{profile.id}",
+                        { version: 0, limit_set: "inch_tiers", unit: "in", textured_by: "Olm" })
+    expect(changed).to include("textured_by" => "Olm", "version" => 1, "method_name" => "Ribbon and rub, inch tiers")
     expect(api_get("/api/readings/#{before['id']}")["method"]["limit_set"]).to eq "metric"
     expect(begin_reading(profile.horizons.last)["method"]).to include("limit_set" => "inch_tiers", "unit" => "in")
     expect(api_patch("/api/profiles/#{profile.id}", { version: 0, name: "Late" })).to be_refused(
@@ -116,7 +117,7 @@ RSpec.describe "the fieldbook" do
   end
 
   it "knows one observer by one name" do
-    2.times { profile_with(hand: "Ines ", pen: "Ines") }
+    2.times { profile_with(textured_by: "Ines ", recorded_by: "Ines") }
     expect(Observer.pluck(:name)).to eq ["Ines"]
   end
 
@@ -136,7 +137,7 @@ RSpec.describe "the fieldbook" do
   end
 
   it "says what changes from horizon to horizon, where both are textured and touch" do
-    profile = profile_with(["O", 0, 5], ["E", 5, 30], ["Bt", 30, 60], ["C", 70, 90], hand: "Ines")
+    profile = profile_with(["O", 0, 5], ["E", 5, 30], ["Bt", 30, 60], ["C", 70, 90], textured_by: "Ines")
     {
       1 => [14, "SL", "very_gritty"],
       2 => [80, "C", "neither"],

@@ -43,9 +43,9 @@ RSpec.describe "Quick readings", type: :api do
 
   it "go on with the method and the people of the last one" do
     first = quick("First")
-    api_patch("/api/readings/#{first['id']}", { version: first["version"], key: "sand_first", hand: "Ilka" })
+    api_patch("/api/readings/#{first['id']}", { version: first["version"], key: "sand_first", textured_by: "Ilka" })
     api_put("/api/readings/#{first['id']}/place", { unit: "in" })
-    expect(api_post("/api/readings", {})).to include("hand" => "Ilka",
+    expect(api_post("/api/readings", {})).to include("textured_by" => "Ilka",
                                                      "method" => include("key" => "sand_first", "unit" => "in"))
   end
 

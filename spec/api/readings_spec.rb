@@ -2,9 +2,10 @@
 
 RSpec.describe "/api/readings" do
   it "takes one sample from the first answer to its class, and the section shows it" do
-    profile = profile_with(["A", 0, 20], ["Bt", 20, 55], hand: "Ines", pen: "Olm", unit: "in", limit_set: "contest")
+    profile = profile_with(["A", 0, 20], ["Bt", 20, 55], textured_by: "Ines", recorded_by: "Olm", unit: "in",
+limit_set: "contest")
     reading = begin_reading(profile.horizons.first)
-    expect(reading).to include("hand" => "Ines", "pen" => "Olm", "step" => "prepare")
+    expect(reading).to include("textured_by" => "Ines", "recorded_by" => "Olm", "step" => "prepare")
     expect(reading["method"]).to include("limit_set" => "contest", "unit" => "in")
 
     reading = give(reading, moist_clod: "firm", mould_feel: "doughy", ball_holds: true)

@@ -17,8 +17,8 @@ RSpec.describe "a change on an earlier version" do
     "a profile" => [
       lambda(&:profile),
       "profiles",
-      { note: "Wet", hand: "Ines" },
-      { note: "Mine", hand: "Ada", kind: "pit" }
+      { note: "Wet", textured_by: "Ines" },
+      { note: "Mine", textured_by: "Ada", kind: "pit" }
     ],
     "a horizon" => [
       lambda(&:horizon),

@@ -35,7 +35,7 @@ RSpec.describe Exchange::FieldbookImport do
         "method" => "kit"
       },
       "seen_at" => at,
-      "pen" => "Ines"
+      "recorded_by" => "Ines"
     },
     "readings" => {
       "id" => 5,
@@ -44,7 +44,7 @@ RSpec.describe Exchange::FieldbookImport do
       "rules_version" => "1",
       "step" => "ribbon",
       "started_at" => at,
-      "hand" => "Olm"
+      "textured_by" => "Olm"
     },
     "answers" => { "id" => 6, "reading_id" => 5, "observation" => "ball_holds", "value" => true, "given_at" => at },
     "ribbons" => {
@@ -91,13 +91,14 @@ RSpec.describe Exchange::FieldbookImport do
     horizon = Horizon.last
     expect(
       [
-        horizon.reported_reading.hand.name,
+        horizon.reported_reading.textured_by.name,
         horizon.speaks.class_given.code,
         horizon.seen,
         horizon.profile.site.position.latitude
       ]
     ).to eq ["Olm", "CL", { "roots" => "many" }, 47.9]
-    expect([Finding.last.pen.name, Ribbon.last.length_mm, LayerChange.last.was["samples"], Revision.last.record_id])
+    expect([Finding.last.recorded_by.name, Ribbon.last.length_mm, LayerChange.last.was["samples"],
+            Revision.last.record_id])
       .to eq ["Ines", 38, [[Sample.last.id, horizon.id]], horizon.id]
   end
 
@@ -121,7 +122,7 @@ RSpec.describe Exchange::FieldbookImport do
     ["findings", "value", 6] => "value must be an object.",
     %w[findings test taste] => /no test “taste”/,
     %w[readings step dance] => /no step “dance”/,
-    ["readings", "hand", 7] => /hand must be text/,
+    ["readings", "textured_by", 7] => /textured_by must be text/,
     %w[readings started_at yesterday] => /must be a time/,
     %w[answers value perhaps] => /ball_holds/,
     %w[answers observation taste] => /no observation “taste”/,

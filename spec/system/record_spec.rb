@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe "The record of a reading" do
-  let(:profile) { profile_with(["A", 0, 20], ["B", 30, 60], hand: "Ines", pen: "Olm") }
+  let(:profile) { profile_with(["A", 0, 20], ["B", 30, 60], textured_by: "Ines", recorded_by: "Olm") }
   let(:reading) { push(give(begin_reading(profile.horizons.first), ball_holds: true, wet_rub: "neither"), 40, 44) }
 
   def bench_at(step)

@@ -52,8 +52,8 @@ const place = computed(() => {
 })
 const methodLine = computed(() => {
   const people = [
-    reading.value.hand && `textured by ${reading.value.hand}`,
-    reading.value.pen && `recorded by ${reading.value.pen}`,
+    reading.value.textured_by && `textured by ${reading.value.textured_by}`,
+    reading.value.recorded_by && `recorded by ${reading.value.recorded_by}`,
   ]
     .filter(Boolean)
     .join(', ')

@@ -103,7 +103,7 @@ const ribbonsLabel = computed(() =>
                   </svg>
                   <span class="block font-normal text-pencil text-base leading-tight"
                     >{{ item.place ?? 'of no site' }}<br />{{ day(item.started_at)
-                    }}{{ item.hand ? `, ${item.hand}` : '' }}</span
+                    }}{{ item.textured_by ? `, ${item.textured_by}` : '' }}</span
                   >
                 </th>
               </tr>

@@ -6,7 +6,7 @@ import TextField from '@/shared/TextField.vue'
 import PeopleFields from '@/shared/PeopleFields.vue'
 
 // What every exposure has: its name, the type of exposure, and who works there.
-export type Exposure = { name: string; kind: string; hand: string; pen: string }
+export type Exposure = { name: string; kind: string; textured_by: string; recorded_by: string }
 defineProps<{
   at: (field: string) => string | undefined
   /** Whether a dialog begins with the name. */ first?: boolean

@@ -30,12 +30,18 @@ watch(
   settings,
   (found) => {
     if (!found) return
-    form.value = { ...form.value, ...found, hand: found.hand ?? '', pen: found.pen ?? '', ...habits.value }
+    form.value = {
+      ...form.value,
+      ...found,
+      textured_by: found.textured_by ?? '',
+      recorded_by: found.recorded_by ?? '',
+      ...habits.value,
+    }
   },
   { immediate: true },
 )
 const { saving, at, general, send } = useForm<Profile>()
-const FIELDS = ['name', 'kind', 'hand', 'pen']
+const FIELDS = ['name', 'kind', 'textured_by', 'recorded_by']
 
 async function save(): Promise<void> {
   const profile = await send('POST', `/api/sites/${props.site.id}/profiles`, form.value)

@@ -32,7 +32,7 @@ const trouble = ref('')
 const seen = (r: Quick) => r.sample.described as Record<string, string>
 const line = (r: Quick) =>
   [
-    r.hand,
+    r.textured_by,
     r.site?.name ?? r.sample.position,
     seen(r).moist_colour,
     seen(r).odour && `smells ${seen(r).odour}`,

@@ -36,10 +36,10 @@ const title = computed(() => {
     : (label ?? 'Quick reading')
 })
 const facts = computed(() => {
-  const { hand, pen, started_at, ribbons } = reading.value!
+  const { textured_by, recorded_by, started_at, ribbons } = reading.value!
   return [
-    hand && `textured by ${hand}`,
-    pen && `recorded by ${pen}`,
+    textured_by && `textured by ${textured_by}`,
+    recorded_by && `recorded by ${recorded_by}`,
     day(started_at),
     ribbons.length && `ribbons ${ribbons.map(({ length_mm }) => Math.round(length_mm)).join(', ')} mm`,
     `rules ${assessment.value.rules_version}`,

@@ -18,8 +18,8 @@ const pullFields = computed(() => words.value.fields.increment!)
 const form = ref({
   name: props.profile.name,
   kind: props.profile.kind,
-  hand: props.profile.hand ?? '',
-  pen: props.profile.pen ?? '',
+  textured_by: props.profile.textured_by ?? '',
+  recorded_by: props.profile.recorded_by ?? '',
   note: props.profile.note ?? '',
 })
 const before = written(fields.value, props.profile.described)
@@ -28,7 +28,7 @@ const pulls = ref<Written[]>((props.profile.increments ?? []).map((pull) => writ
 const augered = computed(() => form.value.kind.endsWith('auger') || pulls.value.length > 0)
 const sending = useForm<Profile>()
 const { saving, conflict, at, general, send } = sending
-const OWN = ['name', 'kind', 'hand', 'pen', 'note']
+const OWN = ['name', 'kind', 'textured_by', 'recorded_by', 'note']
 const all = computed(() => [
   ...OWN,
   ...fields.value.map(({ name }) => `described/${name}`),
@@ -54,8 +54,8 @@ const read = (pull: Written) =>
 const LABELS = {
   name: 'Name',
   kind: 'Exposure type',
-  hand: 'Textured by',
-  pen: 'Recorded by',
+  textured_by: 'Textured by',
+  recorded_by: 'Recorded by',
   note: 'Note',
   increments: 'Auger increments',
 }

@@ -44,7 +44,7 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
       <ul>
         <li v-for="r in h.readings" :key="r.id" class="flex flex-wrap items-center gap-x-4 border-b border-rule">
           <RouterLink :to="`/readings/${r.id}`" class="min-h-11 grid content-center"
-            >{{ r.name ?? 'not assigned' }}{{ r.hand ? `, by ${r.hand}` : '' }}</RouterLink
+            >{{ r.name ?? 'not assigned' }}{{ r.textured_by ? `, by ${r.textured_by}` : '' }}</RouterLink
           >
           <span class="text-pencil">{{ day(r.started_at) }}</span>
           <span class="grow" :class="r.far ? 'font-semibold text-iron' : ''">{{

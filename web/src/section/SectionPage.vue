@@ -37,7 +37,10 @@ const trouble = ref('')
 
 useTitle(computed(() => `${profile.value?.name ?? 'Section'} · Grittle`))
 const people = computed(() =>
-  [profile.value?.hand && `Textured by ${profile.value.hand}`, profile.value?.pen && `recorded by ${profile.value.pen}`]
+  [
+    profile.value?.textured_by && `Textured by ${profile.value.textured_by}`,
+    profile.value?.recorded_by && `recorded by ${profile.value.recorded_by}`,
+  ]
     .filter(Boolean)
     .join(', '),
 )

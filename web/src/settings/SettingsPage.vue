@@ -32,7 +32,7 @@ async function save(): Promise<void> {
   const kept = await send('PUT', '/api/settings', form.value)
   if (!kept) return
   form.value = kept
-  habits.value = { ...kept, hand: kept.hand ?? '', pen: kept.pen ?? '' }
+  habits.value = { ...kept, textured_by: kept.textured_by ?? '', recorded_by: kept.recorded_by ?? '' }
   saved.value = true
 }
 const now = new Date().toISOString()
@@ -65,12 +65,12 @@ const now = new Date().toISOString()
           :options="words.units.map(({ value }) => ({ value, name: value }))"
         />
         <PeopleFields
-          :model-value="{ hand: form.hand ?? '', pen: form.pen ?? '' }"
+          :model-value="{ textured_by: form.textured_by ?? '', recorded_by: form.recorded_by ?? '' }"
           :at="at"
           @update:model-value="form = { ...form, ...$event }"
         />
-        <p v-if="general(['hand', 'pen'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
-          {{ general(['hand', 'pen']) }}
+        <p v-if="general(['textured_by', 'recorded_by'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
+          {{ general(['textured_by', 'recorded_by']) }}
         </p>
         <div class="flex items-center gap-4">
           <button class="key key-main" type="submit" :disabled="saving">Save</button>

@@ -2,12 +2,12 @@
 import TextField from './TextField.vue'
 
 // Who feels the soil, and who writes it down.
-type People = { hand: string; pen: string }
+type People = { textured_by: string; recorded_by: string }
 defineProps<{ at: (field: string) => string | undefined }>()
 const model = defineModel<People>({ required: true })
 const ROLES = [
-  { name: 'hand', label: 'Textured by' },
-  { name: 'pen', label: 'Recorded by' },
+  { name: 'textured_by', label: 'Textured by' },
+  { name: 'recorded_by', label: 'Recorded by' },
 ] as const
 </script>
 

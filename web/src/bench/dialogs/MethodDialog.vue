@@ -11,13 +11,17 @@ const emit = defineEmits<{ close: [] }>()
 const bench = useBench()
 const reading = () => bench.reading.value!
 const method = ref({ ...reading().method })
-const people = ref({ hand: '', pen: '', label: '' })
+const people = ref({ textured_by: '', recorded_by: '', label: '' })
 
 watch(
   () => props.open,
   () => {
     method.value = { ...reading().method }
-    people.value = { hand: reading().hand ?? '', pen: reading().pen ?? '', label: reading().label ?? '' }
+    people.value = {
+      textured_by: reading().textured_by ?? '',
+      recorded_by: reading().recorded_by ?? '',
+      label: reading().label ?? '',
+    }
   },
   { immediate: true },
 )
@@ -36,8 +40,8 @@ function save(): void {
       <TextField v-if="!reading().horizon" v-model="people.label" label="What is it?" hint="Such as: bed by the gate" />
       <MethodFields v-model="method" />
       <div class="grid grid-cols-2 gap-4">
-        <TextField v-model="people.hand" label="Textured by" />
-        <TextField v-model="people.pen" label="Recorded by" />
+        <TextField v-model="people.textured_by" label="Textured by" />
+        <TextField v-model="people.recorded_by" label="Recorded by" />
       </div>
       <button class="key key-main" type="submit">Save</button>
     </form>
