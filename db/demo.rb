@@ -215,7 +215,7 @@ module Demo
 
   # One more ribbon, measured on its picture.
   def photograph(reading)
-    photo = Photo.add(reading, DemoPicture.call, name: "Ribbon beside the ruler.jpg")
+    photo = Photo.make(reading, DemoPicture.call, name: "Ribbon beside the ruler.jpg")
     reading.add_measured_ribbon(reading.lock_version, photo: photo, marks: DemoPicture.marks, ended: "broke")
     reading.stand_at(step: "ribbon")
   end
@@ -245,10 +245,10 @@ module Demo
     facts[:horizons].each do |designation, upper, lower, soil, seen = {}|
       clock.pass(DESCRIBE)
       horizon = Horizon.make(profile, designation: designation, upper_cm: upper, lower_cm: lower, **seen)
-      texture(Reading.begin(horizon: horizon), clock, **soil) if soil
+      texture(Reading.make(horizon: horizon), clock, **soil) if soil
     end
     clock.pass(DESCRIBE)
-    Sample.take(profile, facts[:samples]) if facts[:samples]
+    Sample.make(profile, facts[:samples]) if facts[:samples]
     another_hand(profile, clock, **facts[:again]) if facts[:again]
   end
 
@@ -257,12 +257,12 @@ module Demo
     clock.pass(DESCRIBE)
     horizon = profile.horizons.find { |layer| layer.designation == of }
     first = horizon.speaks
-    texture(Reading.begin(horizon: horizon, textured_by: textured_by), clock, **soil)
+    texture(Reading.make(horizon: horizon, textured_by: textured_by), clock, **soil)
     horizon.reload.change(horizon.lock_version, { reported_reading_id: first.id })
   end
 
   def quick(clock)
-    texture(Reading.begin(label: "Bed by the gate", textured_by: TEXTURED_BY, recorded_by: TEXTURED_BY), clock,
+    texture(Reading.make(label: "Bed by the gate", textured_by: TEXTURED_BY, recorded_by: TEXTURED_BY), clock,
             **soil(40, 24, 1))
   end
 

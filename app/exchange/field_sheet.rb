@@ -91,7 +91,7 @@ module Exchange
 
     def heading(profile)
       print(profile.name, size: 20, style: :bold)
-      print("#{profile.site.name}. #{Grittle::Profile::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
+      print("#{profile.site.name}. #{Grittle::Profiles::EXPOSURES[profile.kind]}. #{profile.field_method.name}.")
       people = [["Textured by", profile.textured_by], ["recorded by", profile.recorded_by]].filter_map do |role, person|
         "#{role} #{person.name}" if person
       end

@@ -163,7 +163,7 @@ module Exchange
 
     def attributes(cells, found)
       depths = DEPTHS.to_h { |name| [name, found.read { depth(name, cells[name]) }] }
-      found.read { Grittle::Profile::DepthRange.new(*depths.values) } if depths.values.all?
+      found.read { Grittle::Profiles::DepthRange.new(*depths.values) } if depths.values.all?
       described = cells.slice(*Grittle::Entry::Fields::HORIZON.keys).to_h do |name, cell|
         [name, found.read { Grittle::Entry::Fields::HORIZON[name].read(cell) }]
       end
@@ -199,13 +199,13 @@ module Exchange
       return if cell.nil?
 
       found =
-        Grittle::Profile::Boundaries::MANUAL.find { |word, (name, *)| [word, name.downcase].include?(cell.downcase) }
+        Grittle::Profiles::Boundaries::MANUAL.find { |word, (name, *)| [word, name.downcase].include?(cell.downcase) }
       if found
         found.first
       else
         refuse(
           "boundary",
-          "There is no boundary “#{cell}”. Use one of: #{Grittle::Profile::Boundaries::MANUAL.keys.join(', ')}."
+          "There is no boundary “#{cell}”. Use one of: #{Grittle::Profiles::Boundaries::MANUAL.keys.join(', ')}."
         )
       end
     end

@@ -39,14 +39,14 @@ module Exchange
     METHOD = Grittle::FieldMethod::PARTS.to_h { |name, part| [name.to_s, part.choices] }.freeze
     CHOICES = {
       "sites" => {
-        "landform" => Grittle::Profile::LANDFORMS
+        "landform" => Grittle::Profiles::LANDFORMS
       },
       "profiles" => {
-        "kind" => Grittle::Profile::EXPOSURES,
+        "kind" => Grittle::Profiles::EXPOSURES,
         **METHOD
       },
       "horizons" => {
-        "boundary" => Grittle::Profile::Boundaries::ALL
+        "boundary" => Grittle::Profiles::Boundaries::ALL
       },
       "samples" => {
         "kind" => Sample::KINDS
@@ -63,7 +63,7 @@ module Exchange
         "media_type" => Photo::KINDS
       }
     }.freeze
-    RIBBON = Grittle::Ribbon::FIELDS
+    RIBBON = Grittle::PushedRibbon::FIELDS
 
     # @param rows [Hash{String=>Array<Hash>}]
     # @param pictures [Hash{String=>String}]
@@ -147,15 +147,15 @@ module Exchange
     end
 
     def check_horizons(row)
-      Grittle::Profile::DepthRange.new(row["upper_cm"], row["lower_cm"])
+      Grittle::Profiles::DepthRange.new(row["upper_cm"], row["lower_cm"])
       Horizon::COLOURS.each do |name|
-        row[name.to_s] &&= Grittle::Profile::Munsell.new(row[name.to_s], field: name).to_s
+        row[name.to_s] &&= Grittle::Profiles::Munsell.new(row[name.to_s], field: name).to_s
       end
     end
 
     def check_findings(row)
       refuse("value must be an object.") unless row["value"].is_a?(Hash)
-      Grittle::Profile::Findings.read(row["test"], row["value"])
+      Grittle::Profiles::Findings.read(row["test"], row["value"])
     end
 
     def check_answers(row)
@@ -177,7 +177,7 @@ module Exchange
     end
 
     def check_ribbons(row)
-      Grittle::Ribbon.new(row.slice(*RIBBON).compact)
+      Grittle::PushedRibbon.new(row.slice(*RIBBON).compact)
       Reading.measure(row["marks"].deep_symbolize_keys) if row["marks"]
     end
 

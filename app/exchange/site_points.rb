@@ -42,7 +42,7 @@ module Exchange
       fields = Grittle::Entry::Fields::SITE
       described = Grittle::Entry::Fields.read("site", properties.slice(*fields.keys)).merge(point(feature)).compact
       name = ApplicationRecord.required_text(:name, properties["name"], "site")
-      ApplicationRecord.one_of(:landform, properties["landform"], Grittle::Profile::LANDFORMS)
+      ApplicationRecord.one_of(:landform, properties["landform"], Grittle::Profiles::LANDFORMS)
       {
         name: name[0, 120],
         landform: properties["landform"],

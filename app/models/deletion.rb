@@ -50,7 +50,7 @@ class Deletion < ApplicationRecord
   # Marks all that hangs on the record, so that no finder finds it.
   # @param contents [Contents]
   def take(record, contents)
-    LayerChange.keep(record.profile, "deletion of #{record.designation}") if record.is_a?(Horizon)
+    LayerChange.make(record.profile, "deletion of #{record.designation}") if record.is_a?(Horizon)
     update!(was: { "reported" => unreport(contents.ids[:readings]) })
     contents.each { |model, ids| mark(model.where(id: ids, deletion_id: nil), id) }
     record.class.where(id: record.id).update_all(removed_at: deleted_at) if MARKED.include?(record.class)
@@ -66,7 +66,7 @@ class Deletion < ApplicationRecord
       with_lock do
         refuse("It is not in the bin any more.") unless standing?
         refuse_homeless
-        LayerChange.keep(record.profile, "restoring of #{record.designation}") if record.is_a?(Horizon)
+        LayerChange.make(record.profile, "restoring of #{record.designation}") if record.is_a?(Horizon)
         put_back
       end
     end

@@ -6,12 +6,12 @@ class Finding < ApplicationRecord
   belongs_to :recorded_by, class_name: "Observer", optional: true
   attribute :value, ActiveRecord::Type::Json.new
 
-  # @param test [String] one of Grittle::Profile::Findings::TESTS
+  # @param test [String] one of Grittle::Profiles::Findings::TESTS
   # @param value [Hash] its parts as typed
   # @param seen_at [String, nil] ISO 8601; nil is now
   # @raise [Grittle::InvalidInput]
-  def self.add(sample, test:, value:, seen_at: nil)
-    read = Grittle::Profile::Findings.read(test, value.transform_keys(&:to_s))
+  def self.make(sample, test:, value:, seen_at: nil)
+    read = Grittle::Profiles::Findings.read(test, value.transform_keys(&:to_s))
     create!(
       sample: sample,
       test: test,

@@ -22,7 +22,7 @@ class Horizon < ApplicationRecord
       horizon.assign_attributes(
         horizon.checked({ designation: designation, upper_cm: upper_cm, lower_cm: lower_cm, **seen })
       )
-      LayerChange.keep(profile, "adding of #{horizon.designation}")
+      LayerChange.make(profile, "adding of #{horizon.designation}")
       horizon.save!
       profile.refresh
       horizon
@@ -35,18 +35,18 @@ class Horizon < ApplicationRecord
       attributes = checked(input)
       raise Stale, self unless reload.lock_version == version
 
-      LayerChange.keep(profile, "change of #{designation}")
+      LayerChange.make(profile, "change of #{designation}")
       revise(version, attributes)
       profile.refresh
     end
   end
 
-  # @return [Grittle::Profile::DepthRange]
-  def depths = Grittle::Profile::DepthRange.new(upper_cm.to_f, lower_cm.to_f)
+  # @return [Grittle::Profiles::DepthRange]
+  def depths = Grittle::Profiles::DepthRange.new(upper_cm.to_f, lower_cm.to_f)
 
   # @return [Reading, nil] that speaks for the horizon, as the core chooses it
   def speaking
-    found = Grittle::Profile::ReadDown.speaking(readings.map { |reading| told(reading).merge("reading" => reading) })
+    found = Grittle::Profiles::ReadDown.speaking(readings.map { |reading| told(reading).merge("reading" => reading) })
     found&.fetch("reading")
   end
 
@@ -107,7 +107,7 @@ class Horizon < ApplicationRecord
     name = input.slice(:designation)
     input = input.merge(name.transform_values { |given| self.class.required_text(:designation, given, "horizon") })
     range =
-      Grittle::Profile::DepthRange.new(
+      Grittle::Profiles::DepthRange.new(
         input.fetch(:upper_cm) { upper_cm.to_f },
         input.fetch(:lower_cm) { lower_cm.to_f }
       )
@@ -119,8 +119,8 @@ class Horizon < ApplicationRecord
     )
   end
 
-  # @return [Grittle::Profile::Munsell, nil]
-  def colour(name) = self[name] && Grittle::Profile::Munsell.new(self[name])
+  # @return [Grittle::Profiles::Munsell, nil]
+  def colour(name) = self[name] && Grittle::Profiles::Munsell.new(self[name])
 
   private
 
@@ -142,12 +142,12 @@ class Horizon < ApplicationRecord
   # What was typed of colour and boundary, as it is kept; a blank takes it back.
   def looked_at(input)
     colours = COLOURS.select { |name| input.key?(name) }.to_h do |name|
-      [name, input[name].presence && Grittle::Profile::Munsell.new(input[name], field: name).to_s]
+      [name, input[name].presence && Grittle::Profiles::Munsell.new(input[name], field: name).to_s]
     end
     return colours unless input.key?(:boundary)
 
     word = input[:boundary].presence
-    self.class.one_of(:boundary, word, Grittle::Profile::Boundaries.words(profile.field_method.naming_system))
+    self.class.one_of(:boundary, word, Grittle::Profiles::Boundaries.words(profile.field_method.naming_system))
     colours.merge(boundary: word)
   end
 

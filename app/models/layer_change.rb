@@ -14,7 +14,7 @@ class LayerChange < ApplicationRecord
   # @param profile [Profile] locked by the caller
   # @param label [String] what is done, for the button that undoes it
   # @return [LayerChange]
-  def self.keep(profile, label)
+  def self.make(profile, label)
     create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.recorded_by)
   end
 

@@ -14,11 +14,11 @@ class Layers
     change(horizon, version, "boundary below #{horizon.designation}") do
       below = touching(horizon)
       ranges = [[horizon.upper_cm, lower_cm], below && [lower_cm, below.lower_cm]].compact
-      ranges.each { |upper, lower| Grittle::Profile::DepthRange.new(upper.to_f, lower.to_f) }
+      ranges.each { |upper, lower| Grittle::Profiles::DepthRange.new(upper.to_f, lower.to_f) }
       below&.update!(upper_cm: lower_cm)
       @profile.horizons.reset
       @profile.sequence(except: horizon).check_fits(
-        Grittle::Profile::DepthRange.new(horizon.upper_cm.to_f, lower_cm.to_f)
+        Grittle::Profiles::DepthRange.new(horizon.upper_cm.to_f, lower_cm.to_f)
       )
       horizon.update!(lower_cm: lower_cm)
     end
@@ -57,7 +57,7 @@ class Layers
   # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; ApplicationRecord::Stale
   def write(rows)
     @profile.with_lock do
-      LayerChange.keep(@profile, "table of horizons")
+      LayerChange.make(@profile, "table of horizons")
       written = Rows.new(@profile, rows).write
       @profile.horizons.reset
       check_order(written)
@@ -86,7 +86,7 @@ class Layers
     @profile.with_lock do
       raise ApplicationRecord::Stale, horizon unless horizon.reload.lock_version == version
 
-      LayerChange.keep(@profile, label)
+      LayerChange.make(@profile, label)
       yield
       move_on(horizon, version)
       settle

@@ -32,7 +32,7 @@ class Photo < ApplicationRecord
   # @param name [String, nil] of the file, kept as the caption without its path
   # @param token [String, nil] by which whoever took it speaks of it before it has a number
   # @raise [Grittle::InvalidInput] for what is no JPEG, PNG or WebP picture, by its content
-  def self.add(owner, bytes, name: nil, token: nil)
+  def self.make(owner, bytes, name: nil, token: nil)
     known = token && find_by(token: token)
     return known if known
 

@@ -78,13 +78,13 @@ class Profile < ApplicationRecord
   # @return [Hash] attributes ready to store
   def self.checked(input)
     input[:name] = required_text(:name, input[:name], "profile") if input.key?(:name)
-    one_of(:kind, input[:kind], Grittle::Profile::EXPOSURES)
+    one_of(:kind, input[:kind], Grittle::Profiles::EXPOSURES)
     Methodical.checked(input)
   end
 
-  # @return [Grittle::Profile::HorizonSequence] of all horizons but the one named
+  # @return [Grittle::Profiles::HorizonSequence] of all horizons but the one named
   def sequence(except: nil)
-    Grittle::Profile::HorizonSequence.new(
+    Grittle::Profiles::HorizonSequence.new(
       (horizons.to_a - [except]).map { |horizon| [horizon.designation, horizon.depths] }
     )
   end
@@ -135,7 +135,7 @@ class Profile < ApplicationRecord
   def read_increments(pulls)
     read = pulls.each_with_index.map do |pull, place|
       fields = Grittle::Entry::Fields.read("increment", pull.transform_keys(&:to_s)).compact
-      Grittle::Profile::DepthRange.new(fields["from_cm"], fields["to_cm"])
+      Grittle::Profiles::DepthRange.new(fields["from_cm"], fields["to_cm"])
       fields
     rescue Grittle::InvalidInput => e
       raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/increments/#{place}") })

@@ -26,7 +26,7 @@ class Reading < ApplicationRecord
   # @param sample [Sample, nil] one that was taken before
   # @param step [String, nil] where the bench stands at first; nil is the first of all
   # @raise [Grittle::UnknownName]
-  def self.begin(horizon: nil, sample: nil, label: nil, textured_by: nil, recorded_by: nil, step: nil)
+  def self.make(horizon: nil, sample: nil, label: nil, textured_by: nil, recorded_by: nil, step: nil)
     one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
     method = profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last

@@ -22,24 +22,24 @@ class Sample < ApplicationRecord
   # @param inputs [Array<Hash{Symbol=>Object}>] kind, label, upper_cm, lower_cm (may be missing), described, findings
   # @return [Array<Sample>]
   # @raise [Grittle::InvalidInput] with pointers below /samples/PLACE
-  def self.take(profile, inputs)
+  def self.make(profile, inputs)
     transaction do
       inputs.each_with_index.map do |input, place|
-        take_one(profile, input)
+        make_one(profile, input)
       rescue Grittle::InvalidInput => e
         raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/samples/#{place}") })
       end
     end
   end
 
-  def self.take_one(profile, input)
+  def self.make_one(profile, input)
     sample = new(profile: profile, kind: "palmful", **input.slice(:kind, :label, :upper_cm, :lower_cm))
     sample.update!(sample.checked(input))
     sample.attach
-    (input[:findings] || []).each { |found| Finding.add(sample, **found) }
+    (input[:findings] || []).each { |found| Finding.make(sample, **found) }
     sample
   end
-  private_class_method :take_one
+  private_class_method :make_one
 
   # Gives a palmful its place: a horizon, a depth of a profile, a site, or nothing.
   # @param to [Hash{Symbol=>Object}] :horizon, :profile with :upper_cm and :lower_cm, or :site
@@ -104,10 +104,10 @@ class Sample < ApplicationRecord
   private
 
   def check_depths(upper, lower)
-    return Grittle::Profile::DepthRange.new(upper, lower) if lower
-    return if upper && Grittle::Profile::DepthRange::DEPTHS_CM.cover?(upper)
+    return Grittle::Profiles::DepthRange.new(upper, lower) if lower
+    return if upper && Grittle::Profiles::DepthRange::DEPTHS_CM.cover?(upper)
 
-    refuse("/upper_cm", "A depth is a number of cm from 0 to #{Grittle::Profile::DepthRange::DEEPEST_CM}.")
+    refuse("/upper_cm", "A depth is a number of cm from 0 to #{Grittle::Profiles::DepthRange::DEEPEST_CM}.")
   end
 
   def refuse(pointer, sentence)

@@ -51,7 +51,7 @@ class Site < ApplicationRecord
   def checked(input)
     changed = input.slice(:name, :landform, :note).transform_values(&:presence)
     changed[:name] = self.class.required_text(:name, input[:name], "site") if input.key?(:name)
-    self.class.one_of(:landform, changed[:landform], Grittle::Profile::LANDFORMS)
+    self.class.one_of(:landform, changed[:landform], Grittle::Profiles::LANDFORMS)
     changed.merge(described_with("site", placed(input)))
   end
 

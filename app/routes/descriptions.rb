@@ -15,7 +15,7 @@ module Routes
     def self.registered(app)
       app.post "/api/profiles/:id/samples" do
         profile = fieldbook.profiles.find(params[:id])
-        Sample.take(profile, input[:samples])
+        Sample.make(profile, input[:samples])
         answer ProfileSerializer.call(profile), 201
       end
 
@@ -33,13 +33,13 @@ module Routes
 
       app.post "/api/samples/:id/findings" do
         sample = fieldbook.samples.standing.find(params[:id])
-        Finding.add(sample, **input)
+        Finding.make(sample, **input)
         answer_sample(sample, 201)
       end
 
       app.post "/api/photos" do
         owner = fieldbook.owners(params["of"]).find(params["of_id"])
-        photo = PICTURES.pass { Photo.add(owner, request.body.read, **named(params)) }
+        photo = PICTURES.pass { Photo.make(owner, request.body.read, **named(params)) }
         answer DescriptionSerializer.photo(photo), 201
       end
 

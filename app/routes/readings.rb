@@ -23,7 +23,7 @@ module Routes
         horizon = input[:horizon_id] && fieldbook.horizons.find(input[:horizon_id])
         sample = input[:sample_id] && fieldbook.samples.find(input[:sample_id])
         QuickReadings.sweep(fieldbook) unless horizon || sample
-        begun = Reading.begin(horizon: horizon, sample: sample, **input.except(:horizon_id, :sample_id))
+        begun = Reading.make(horizon: horizon, sample: sample, **input.except(:horizon_id, :sample_id))
         written "/api/readings/#{begun.id}", ReadingSerializer.call(begun), 201
       end
 

@@ -30,8 +30,8 @@ module CatalogueSerializer
       curves: choices(Grittle::Curves::ALL.to_h { |curve| [curve.id, curve.name] }),
       units:
         Grittle::Units::LENGTHS.map { |unit, facts| { value: unit, mm: facts[:mm].to_f, decimals: facts[:decimals] } },
-      exposures: choices(Grittle::Profile::EXPOSURES),
-      landforms: choices(Grittle::Profile::LANDFORMS),
+      exposures: choices(Grittle::Profiles::EXPOSURES),
+      landforms: choices(Grittle::Profiles::LANDFORMS),
       grain_sizes:
         Grittle::Tests::Catalogue::GRAIN_SIZES_MM.map { |name, (from, to)| { name: name, from_mm: from, to_mm: to } },
       boundaries: boundaries,
@@ -39,11 +39,11 @@ module CatalogueSerializer
       halving: halving([]),
       depth_units: depth_units,
       side_by_side: { fewest: Grittle::SideBySide::FEWEST, most: Grittle::SideBySide::MOST },
-      munsell: Grittle::Profile::Munsell.pages,
-      designations: Grittle::Profile::DESIGNATIONS,
+      munsell: Grittle::Profiles::Munsell.pages,
+      designations: Grittle::Profiles::DESIGNATIONS,
       thickness_mm: THICKNESS_FROM_MM,
-      length_mm: Grittle::Ribbon::LENGTH_MM.minmax,
-      thickness_range_mm: Grittle::Ribbon::THICKNESS_MM.minmax
+      length_mm: Grittle::PushedRibbon::LENGTH_MM.minmax,
+      thickness_range_mm: Grittle::PushedRibbon::THICKNESS_MM.minmax
     }
   end
 
@@ -82,14 +82,14 @@ module CatalogueSerializer
     {
       fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
-      companion_tests: Grittle::Profile::Findings::TESTS.map do |name, test|
+      companion_tests: Grittle::Profiles::Findings::TESTS.map do |name, test|
         {
           name: name,
           title: test[:name],
           how: test[:how],
           caution: test[:caution],
           fields: test[:fields].values.map(&:to_h),
-          shared: test[:fields].keys & Grittle::Profile::Findings::SHARED
+          shared: test[:fields].keys & Grittle::Profiles::Findings::SHARED
         }
       end,
       ruler_plane: Grittle::RibbonOnPhoto::PLANE, click_px: Grittle::RibbonOnPhoto::CLICK_PX
@@ -99,7 +99,7 @@ module CatalogueSerializer
   # @return [Hash] the words for a boundary, by the system of a profile's names
   def boundaries
     (Grittle::Names.systems - [Grittle::Names::ORGANIC_SYSTEM]).to_h do |system|
-      [system, Grittle::Profile::Boundaries.words(system).map do |word, (name, from, to)|
+      [system, Grittle::Profiles::Boundaries.words(system).map do |word, (name, from, to)|
         { value: word, name: name, hint: to ? "#{from} to #{to} cm" : "#{from} cm and more" }
       end]
     end

@@ -3,7 +3,7 @@
 # What was described and what is read from it: samples with their findings, photographs, several readings of one
 # horizon, and the reading down a profile.
 module DescriptionSerializer
-  FINDINGS = Grittle::Profile::Findings
+  FINDINGS = Grittle::Profiles::Findings
 
   module_function
 

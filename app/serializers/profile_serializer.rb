@@ -72,7 +72,7 @@ module ProfileSerializer
     {
       id: profile.id,
       name: profile.name,
-      kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind),
+      kind_name: Grittle::Profiles::EXPOSURES.fetch(profile.kind),
       horizons: layers.size,
       textured: layers.count(&:named),
       depth_cm: layers.last && plain(layers.last.lower_cm),
@@ -121,7 +121,7 @@ module ProfileSerializer
     change.label if change&.possible?
   end
 
-  # @param munsell [Grittle::Profile::Munsell, nil]
+  # @param munsell [Grittle::Profiles::Munsell, nil]
   # @return [Hash, nil] schema Colour
   def colour(munsell)
     munsell && { notation: munsell.to_s, chip: munsell.hex, wet: munsell.wet? }
@@ -144,7 +144,7 @@ module ProfileSerializer
 
   def called(profile)
     { id: profile.id, site: { id: profile.site.id, name: profile.site.name }, name: profile.name,
-      kind_name: Grittle::Profile::EXPOSURES.fetch(profile.kind) }
+      kind_name: Grittle::Profiles::EXPOSURES.fetch(profile.kind) }
   end
 
   def opening(profile)

@@ -35,7 +35,7 @@ require_relative "grittle/tests/vocabulary"
 require_relative "grittle/tests/cautions"
 require_relative "grittle/tests/catalogue"
 require_relative "grittle/tests/steps"
-require_relative "grittle/ribbons/ribbon"
+require_relative "grittle/ribbons/pushed_ribbon"
 require_relative "grittle/ribbons/ribbon_set"
 require_relative "grittle/ribbons/ribbon_on_photo"
 require_relative "grittle/tests/observations"
@@ -80,24 +80,24 @@ require_relative "grittle/tests/rules_of_thumb"
 require_relative "grittle/tests/reworking"
 
 # The profile
-require_relative "grittle/profile/vocabulary"
-require_relative "grittle/profile/depth_range"
-require_relative "grittle/profile/horizon_sequence"
-require_relative "grittle/profile/munsell"
-require_relative "grittle/profile/boundaries"
-require_relative "grittle/profile/ph"
-require_relative "grittle/profile/crumb_test"
+require_relative "grittle/profiles/vocabulary"
+require_relative "grittle/profiles/depth_range"
+require_relative "grittle/profiles/horizon_sequence"
+require_relative "grittle/profiles/munsell"
+require_relative "grittle/profiles/boundaries"
+require_relative "grittle/profiles/ph"
+require_relative "grittle/profiles/crumb_test"
 require_relative "grittle/entry/field"
 require_relative "grittle/entry/fields"
 require_relative "grittle/entry/columns"
-require_relative "grittle/profile/findings"
+require_relative "grittle/profiles/findings"
 require_relative "grittle/entry/utm"
 require_relative "grittle/entry/position"
 require_relative "grittle/entry/nmea"
-require_relative "grittle/profile/horizon_description"
-require_relative "grittle/profile/wetness"
-require_relative "grittle/profile/origin"
-require_relative "grittle/profile/form"
+require_relative "grittle/profiles/horizon_description"
+require_relative "grittle/profiles/wetness"
+require_relative "grittle/profiles/origin"
+require_relative "grittle/profiles/form"
 
 # The second opinion: one estimate from everything the hand felt
 require_relative "grittle/evidence/axis"
@@ -113,16 +113,16 @@ require_relative "grittle/evidence/next_tests"
 require_relative "grittle/evidence/beside_key"
 require_relative "grittle/evidence/simulator"
 
-require_relative "grittle/profile/clay_pair"
-require_relative "grittle/profile/contrast"
-require_relative "grittle/profile/perching"
-require_relative "grittle/profile/comparison"
-require_relative "grittle/profile/questions"
+require_relative "grittle/profiles/clay_pair"
+require_relative "grittle/profiles/contrast"
+require_relative "grittle/profiles/perching"
+require_relative "grittle/profiles/comparison"
+require_relative "grittle/profiles/questions"
 
 require_relative "grittle/assessment"
 require_relative "grittle/record/verdict"
 require_relative "grittle/record/record"
-require_relative "grittle/profile/read_down"
+require_relative "grittle/profiles/read_down"
 require_relative "grittle/side_by_side"
 
 # The entry points that everything outside the core goes through.
@@ -184,17 +184,17 @@ module Grittle
   end
 
   # Everything that follows from a described profile.
-  # @param profile [Hash{String=>Object}] see {Profile::ReadDown}
+  # @param profile [Hash{String=>Object}] see {Profiles::ReadDown}
   # @return [Hash{String=>Object}]
   # @raise [InvalidInput]
-  def self.read_down(profile) = Profile::ReadDown.new(profile).to_h
+  def self.read_down(profile) = Profiles::ReadDown.new(profile).to_h
 
   # What differs between two described profiles, depth by depth.
   # @param profiles [Array<Hash>] two, as for {read_down}
   # @return [Array<Hash>] "upper_cm", "lower_cm" and "sentence"
   # @raise [InvalidInput]
   def self.beside(*profiles)
-    Profile::Comparison.new(*profiles.map { |profile| Profile::ReadDown.new(profile).for_comparison }).differences
+    Profiles::Comparison.new(*profiles.map { |profile| Profiles::ReadDown.new(profile).for_comparison }).differences
   end
 
   # Up to six readings from anywhere, side by side.

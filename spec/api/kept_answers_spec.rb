@@ -52,10 +52,10 @@ RSpec.describe "answers that are kept" do
       seen
       Layers.new(profile).undo
     },
-    "a sample" => -> { Sample.take(profile, [{ kind: "bag", upper_cm: 30 }]) },
+    "a sample" => -> { Sample.make(profile, [{ kind: "bag", upper_cm: 30 }]) },
     "a finding" => lambda {
-      Finding.add(
-        Sample.take(profile, [{ kind: "crumb", upper_cm: 30 }]).first,
+      Finding.make(
+        Sample.make(profile, [{ kind: "crumb", upper_cm: 30 }]).first,
         test: "ph",
         value: {
           value: 6,
@@ -66,10 +66,10 @@ RSpec.describe "answers that are kept" do
     "a reported class" => lambda do
       profile.horizons.first.reported_classes.create!(system: "usda", code: "SL", added_at: Time.now.utc)
     end,
-    "a picture of the reading" => -> { Photo.add(Reading.find(reading["id"]), picture) },
-    "a picture of a horizon" => -> { Photo.add(profile.horizons.first, picture) },
-    "a picture of the profile" => -> { Photo.add(profile, picture) },
-    "a picture taken away" => -> { Photo.add(profile.site, picture).update!(removed_at: Time.now.utc) }
+    "a picture of the reading" => -> { Photo.make(Reading.find(reading["id"]), picture) },
+    "a picture of a horizon" => -> { Photo.make(profile.horizons.first, picture) },
+    "a picture of the profile" => -> { Photo.make(profile, picture) },
+    "a picture taken away" => -> { Photo.make(profile.site, picture).update!(removed_at: Time.now.utc) }
   }.each do |what, change|
     it "follow #{what}" do
       reading

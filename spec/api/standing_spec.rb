@@ -5,7 +5,7 @@
 RSpec.describe "a change on an earlier version" do
   let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60]) }
   let(:horizon) { profile.horizons.first }
-  let(:bag) { Sample.take(profile, [{ kind: "bag", upper_cm: 30 }]).first }
+  let(:bag) { Sample.make(profile, [{ kind: "bag", upper_cm: 30 }]).first }
 
   {
     "a site" => [

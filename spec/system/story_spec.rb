@@ -117,7 +117,7 @@ RSpec.describe "One profile, textured from pit to class" do
     type("1")
     expect(step_now).to have_text("Ribbon")
     type("u")
-    expect(page).to have_button("cm", class: "key", exact: true)
+    expect(page).to have_button("cm", class: "button", exact: true)
     type("7", :enter) # 7 cm
     expect(page).to have_css("figure svg[aria-label*='7.0 cm, broke']")
     type("6", ".", "9", "f", :enter)

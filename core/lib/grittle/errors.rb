@@ -28,7 +28,7 @@ module Grittle
   # Raised by Observations: unknown names, unknown answers, lengths and percentages out of range.
   class InvalidObservations < InvalidInput; end
 
-  # Raised by Profile::DepthRange and HorizonSequence: depths upside down, negative, or overlapping.
+  # Raised by Profiles::DepthRange and HorizonSequence: depths upside down, negative, or overlapping.
   class InvalidDepths < InvalidInput; end
 
   # A name that is not in the core's tables: a system, a key, a limit set, a unit.

@@ -80,7 +80,7 @@ RSpec.describe Grittle::Entry::Fields do
 
   it "knows another material by its flag or its number, and an organic layer by its letter" do
     said = lambda do |name, seen = {}|
-      layer = Grittle::Profile::HorizonDescription.new(designation: name, depths: nil, seen: seen)
+      layer = Grittle::Profiles::HorizonDescription.new(designation: name, depths: nil, seen: seen)
       [layer.other_material?, layer.organic?]
     end
     expect([said["2C"], said["C"], said["B", { "discontinuity" => true }], said["O"], said["2Oa"], said["Bo"]])

@@ -8,7 +8,7 @@ RSpec.describe Grittle::Keys::Tiers do
                                                   Grittle::Keys::Limit.new(mm: 40, belongs_to: :lower)])
   end
 
-  def set(*lengths) = Grittle::RibbonSet.new(ribbons(*lengths).map { |ribbon| Grittle::Ribbon.new(ribbon) })
+  def set(*lengths) = Grittle::RibbonSet.new(ribbons(*lengths).map { |ribbon| Grittle::PushedRibbon.new(ribbon) })
 
   # A length on a limit belongs where the limit says.
   { 19.9 => "short", 20 => "middling", 40 => "middling", 40.1 => "long" }.each do |length, tier|

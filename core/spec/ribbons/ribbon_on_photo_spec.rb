@@ -60,7 +60,8 @@ RSpec.describe Grittle::RibbonOnPhoto do
 
   it "lets a photographed length be tighter than one read off a ruler by eye, and looser" do
     scale = lambda do |error|
-      Grittle::RibbonSet.new([Grittle::Ribbon.new({ "length_mm" => 48, "reading_error_mm" => error }.compact)]).scale
+      Grittle::RibbonSet.new([Grittle::PushedRibbon.new({ "length_mm" => 48,
+"reading_error_mm" => error }.compact)]).scale
     end
     expect([scale[0.5] < scale[nil], scale[2.0] == scale[nil], scale[6.0] > scale[nil]]).to all be true
   end

@@ -4,7 +4,7 @@ require_relative "../spec_helper"
 
 RSpec.describe Grittle::RibbonSet do
   def set(*lengths, **fields)
-    described_class.new(ribbons(*lengths, **fields).map { |ribbon| Grittle::Ribbon.new(ribbon) })
+    described_class.new(ribbons(*lengths, **fields).map { |ribbon| Grittle::PushedRibbon.new(ribbon) })
   end
 
   # Worked by hand from the formulas: scale, and the 90 % interval where it was worked out.
@@ -44,7 +44,7 @@ RSpec.describe Grittle::RibbonSet do
   end
 
   it "keeps torn ribbons and leaves them out" do
-    torn = described_class.new([*set(50, 52).ribbons, Grittle::Ribbon.new("length_mm" => 20, "ended" => "torn")])
+    torn = described_class.new([*set(50, 52).ribbons, Grittle::PushedRibbon.new("length_mm" => 20, "ended" => "torn")])
     expect(torn.mean).to eq 51
     expect(torn.flags).to eq ["torn_left_out"]
     expect(set(20, ended: "torn").to_h).to include("count" => 0, "verdict" => "all_torn", "flags" => ["torn_left_out"])
@@ -60,7 +60,7 @@ RSpec.describe Grittle::RibbonSet do
   end
 
   it "finds thicknesses more than 1 mm apart uneven" do
-    thick = ->(*mm) { mm.map { |t| Grittle::Ribbon.new("length_mm" => 40, "thickness_mm" => t) } }
+    thick = ->(*mm) { mm.map { |t| Grittle::PushedRibbon.new("length_mm" => 40, "thickness_mm" => t) } }
     expect(described_class.new(thick[2, 3])).not_to be_uneven
     expect(described_class.new(thick[2, 3.5])).to be_uneven
   end

@@ -185,14 +185,14 @@ useBenchKeys((key) => {
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>
             {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
           </p>
-          <button v-if="kneaded" type="button" class="key w-full" @click="bench.goTo('ball')">
+          <button v-if="kneaded" type="button" class="button w-full" @click="bench.goTo('ball')">
             Already kneaded: ball
           </button>
           <div class="grid gap-2" :class="before ? 'grid-cols-[auto_1fr]' : ''">
-            <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+            <button v-if="before" type="button" class="button px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
               <span aria-hidden="true">‹</span>
             </button>
-            <button type="button" class="key key-main" @click="goOn">{{ said }}</button>
+            <button type="button" class="button button-main" @click="goOn">{{ said }}</button>
           </div>
         </div>
       </div>
@@ -204,13 +204,13 @@ useBenchKeys((key) => {
           </p>
         </div>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">
-          <button v-if="before" type="button" class="key px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+          <button v-if="before" type="button" class="button px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
             <span aria-hidden="true">‹</span>
           </button>
-          <button v-if="kneaded" type="button" class="key px-2 leading-tight" @click="bench.goTo('ball')">
+          <button v-if="kneaded" type="button" class="button px-2 leading-tight" @click="bench.goTo('ball')">
             Already kneaded: ball
           </button>
-          <button type="button" class="key key-main px-2 leading-tight" @click="goOn">{{ said }}</button>
+          <button type="button" class="button button-main px-2 leading-tight" @click="goOn">{{ said }}</button>
         </div>
       </div>
     </div>

@@ -60,10 +60,10 @@ onBeforeRouteLeave((to) => {
   >
     <p role="status">{{ tells }}</p>
     <p class="flex flex-wrap gap-2">
-      <button v-if="assigned" type="button" class="key key-desk key-main" @click="router.push('/')">
+      <button v-if="assigned" type="button" class="button button-desk button-main" @click="router.push('/')">
         Finish, and delete it
       </button>
-      <button type="button" class="key key-desk" @click="leave">{{ assigned ? 'Keep it' : 'Go on alone' }}</button>
+      <button type="button" class="button button-desk" @click="leave">{{ assigned ? 'Keep it' : 'Go on alone' }}</button>
     </p>
   </aside>
 </template>

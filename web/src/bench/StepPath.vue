@@ -29,7 +29,7 @@ watch(
       <li v-for="(s, i) in steps" :key="s.id" class="grid grow basis-auto">
         <button
           type="button"
-          class="step-key"
+          class="step-button"
           :class="s.id === current ? 'bg-lit text-lit-ink' : ''"
           :aria-current="s.id === current ? 'step' : undefined"
           @click="$emit('go', s.id)"

@@ -18,8 +18,8 @@ const here = computed(() => ['fieldbook', 'section', 'readings'].includes(String
     <p class="grow min-w-0 truncate">
       <b>Side by side, {{ tray.length }} of {{ most }}:</b> {{ tray.map(({ name }) => name).join(', ') }}
     </p>
-    <RouterLink v-if="tray.length > 1" class="key key-desk" :to="href()">Show them</RouterLink>
+    <RouterLink v-if="tray.length > 1" class="button button-desk" :to="href()">Show them</RouterLink>
     <span v-else class="text-pencil">Choose one more</span>
-    <button type="button" class="key key-desk" @click="clear">Clear</button>
+    <button type="button" class="button button-desk" @click="clear">Clear</button>
   </aside>
 </template>

@@ -84,8 +84,8 @@ const ribbonsLabel = computed(() =>
         <p role="alert" class="text-2xl font-extrabold">{{ error.message }}</p>
         <p>Choose them in the list of quick readings, or with “Set beside” at a horizon.</p>
         <p class="flex gap-2">
-          <RouterLink class="key" to="/readings">Quick readings</RouterLink>
-          <button type="button" class="key" @click="refetch()">Try again</button>
+          <RouterLink class="button" to="/readings">Quick readings</RouterLink>
+          <button type="button" class="button" @click="refetch()">Try again</button>
         </p>
       </div>
       <template v-else-if="data">
@@ -147,7 +147,7 @@ const ribbonsLabel = computed(() =>
               <tr class="print:hidden">
                 <td></td>
                 <td v-for="item in items" :key="item.id" class="pr-4 py-2">
-                  <button v-if="items.length > 2" type="button" class="key key-desk" @click="without(item.id)">
+                  <button v-if="items.length > 2" type="button" class="button button-desk" @click="without(item.id)">
                     Leave out<span class="sr-only"> {{ item.name }}</span>
                   </button>
                 </td>

@@ -36,8 +36,8 @@ const close = () => (asked.value = null)
         {{ trouble || error?.message }}
       </p>
       <div class="flex flex-wrap gap-2">
-        <button type="button" class="key key-main grow" :disabled="!data" @click="remove(asked)">Delete</button>
-        <button type="button" class="key" @click="close">Keep</button>
+        <button type="button" class="button button-main grow" :disabled="!data" @click="remove(asked)">Delete</button>
+        <button type="button" class="button" @click="close">Keep</button>
       </div>
     </div>
   </SheetDialog>

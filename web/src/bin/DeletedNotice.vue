@@ -18,7 +18,7 @@ const close = () => ((last.value = null), (trouble.value = ''))
     >
       <span v-if="trouble" class="font-semibold text-iron">{{ trouble }}</span>
       <span v-else class="max-w-96 truncate" :title="last.label">Deleted: {{ last.label }}</span>
-      <button type="button" class="key key-desk" @click="undo">Undo</button>
+      <button type="button" class="button button-desk" @click="undo">Undo</button>
       <RouterLink to="/bin" class="min-h-11 grid content-center font-semibold">Bin</RouterLink>
       <button type="button" class="min-h-11 px-2 underline underline-offset-4" @click="close">Close</button>
     </div>

@@ -116,17 +116,17 @@ async function run(): Promise<void> {
             <h2 class="text-2xl">{{ sent.name }}</h2>
             <p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p>
           </div>
-          <button v-if="sent.state !== 'running'" type="button" class="key" @click="sent = null">Another file</button>
+          <button v-if="sent.state !== 'running'" type="button" class="button" @click="sent = null">Another file</button>
           <button
             v-if="sent.state === 'checked'"
             type="button"
-            class="key key-main"
+            class="button button-main"
             :disabled="busy || sent.problem_count > 0"
             @click="run"
           >
             Import everything
           </button>
-          <RouterLink v-if="sent.state === 'done'" class="key key-main" to="/">To the fieldbook</RouterLink>
+          <RouterLink v-if="sent.state === 'done'" class="button button-main" to="/">To the fieldbook</RouterLink>
         </section>
         <div v-if="sent.state === 'running' || sent.state === 'done'" role="status">
           <p class="font-semibold">

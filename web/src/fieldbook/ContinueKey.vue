@@ -8,7 +8,7 @@ defineEmits<{ go: [] }>()
 </script>
 
 <template>
-  <button type="button" class="continue-key" @click="$emit('go')">
+  <button type="button" class="continue-button" @click="$emit('go')">
     <span class="desk:col-span-2 text-2xl desk:text-3xl font-extrabold leading-none">Continue</span>
     <MiniColumn v-if="profile" class="max-desk:hidden" :profile="profile" :height="104" :here="work.horizon_id" />
     <span class="self-center" :class="profile ? '' : 'desk:col-span-2'"

@@ -113,7 +113,7 @@ function addProfile(site: Site): void {
         <p class="flex items-center gap-3 text-3xl desk:text-4xl font-extrabold tracking-tight -ml-1">
           <MarkGrittle />Grittle
         </p>
-        <button type="button" class="key font-extrabold desk:hidden" @click="begin(null)">Quick reading</button>
+        <button type="button" class="button font-extrabold desk:hidden" @click="begin(null)">Quick reading</button>
       </div>
       <ContinueKey
         v-if="work.data.value?.work"
@@ -122,7 +122,7 @@ function addProfile(site: Site): void {
         @go="goOn"
       />
       <p v-else class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">Nothing is unfinished.</p>
-      <button type="button" class="key min-h-[68px] text-2xl font-extrabold max-desk:hidden" @click="begin(null)">
+      <button type="button" class="button min-h-[68px] text-2xl font-extrabold max-desk:hidden" @click="begin(null)">
         Quick reading
       </button>
       <p class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
@@ -138,18 +138,18 @@ function addProfile(site: Site): void {
           </p>
         </div>
         <div class="flex flex-wrap gap-2">
-          <button v-if="sites.data.value.total || searching" type="button" class="key" @click="exporting = true">
+          <button v-if="sites.data.value.total || searching" type="button" class="button" @click="exporting = true">
             Export
           </button>
-          <RouterLink class="key" to="/import">Import</RouterLink>
-          <button type="button" class="key" @click="siteDialog = 'new'">Add site</button>
+          <RouterLink class="button" to="/import">Import</RouterLink>
+          <button type="button" class="button" @click="siteDialog = 'new'">Add site</button>
         </div>
       </header>
       <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
       <div v-if="list.length" class="flex flex-wrap gap-2 items-center mt-3">
         <div role="group" aria-label="View" class="flex gap-2">
-          <button type="button" class="key key-desk" :aria-pressed="!listed" @click="view = 'land'">Land</button>
-          <button type="button" class="key key-desk" :aria-pressed="listed" @click="view = 'list'">List</button>
+          <button type="button" class="button button-desk" :aria-pressed="!listed" @click="view = 'land'">Land</button>
+          <button type="button" class="button button-desk" :aria-pressed="listed" @click="view = 'list'">List</button>
         </div>
         <label v-if="!searching && sites.data.value.total > 1" class="flex items-center gap-2 ml-auto">
           <span class="text-base font-semibold">Order</span
@@ -185,12 +185,12 @@ function addProfile(site: Site): void {
         </svg>
         <p class="text-2xl font-extrabold">No sites yet.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
-        <p><button type="button" class="key key-main" @click="siteDialog = 'new'">Add the first site</button></p>
+        <p><button type="button" class="button button-main" @click="siteDialog = 'new'">Add the first site</button></p>
         <template v-if="quick.data.value?.total === 0">
           <p class="mt-6 max-w-xl mx-auto">
             New here? Texture one sample that you only imagine: about two minutes, and nothing of it stays.
           </p>
-          <p><button type="button" class="key" @click="guide">Show me one reading</button></p>
+          <p><button type="button" class="button" @click="guide">Show me one reading</button></p>
         </template>
       </div>
       <PageTurner v-model="page" :pages="sites.data.value.pages" what="sites" class="mt-6" />
@@ -202,10 +202,10 @@ function addProfile(site: Site): void {
         :total="quick.data.value.total"
       />
       <div class="grid grid-cols-2 gap-2">
-        <RouterLink to="/triangle" class="key">Triangle</RouterLink>
-        <RouterLink to="/tests" class="key">Tests</RouterLink>
-        <RouterLink to="/settings" class="key">Settings</RouterLink>
-        <RouterLink to="/bin" class="key">Bin</RouterLink>
+        <RouterLink to="/triangle" class="button">Triangle</RouterLink>
+        <RouterLink to="/tests" class="button">Tests</RouterLink>
+        <RouterLink to="/settings" class="button">Settings</RouterLink>
+        <RouterLink to="/bin" class="button">Bin</RouterLink>
       </div>
       <p class="mt-auto pt-2 text-pencil text-base border-t-[1.5px] border-ink">Kept on this machine</p>
     </aside>

@@ -173,7 +173,7 @@ const grass = (plot: Plot) => {
         <button
           v-if="plot.profile === plot.site.profiles.at(-1) || !plot.profile"
           type="button"
-          class="absolute key key-desk !min-h-14 w-[5.5rem] px-1 !text-base"
+          class="absolute button button-desk !min-h-14 w-[5.5rem] px-1 !text-base"
           :style="{ left: `${left(plot) + COLUMN + 16}px`, top: `${y(plot.ground) + 14}px` }"
           @click="$emit('addProfile', plot.site)"
         >

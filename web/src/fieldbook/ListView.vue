@@ -48,7 +48,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
         <span v-if="movable" class="flex gap-1">
           <button
             type="button"
-            class="key key-desk"
+            class="button button-desk"
             :disabled="i === 0"
             :aria-label="`Move ${site.name} up`"
             @click="move(i, -1)"
@@ -57,7 +57,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
           </button>
           <button
             type="button"
-            class="key key-desk"
+            class="button button-desk"
             :disabled="i === sites.length - 1"
             :aria-label="`Move ${site.name} down`"
             @click="move(i, 1)"
@@ -65,7 +65,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
             ↓
           </button>
         </span>
-        <button type="button" class="key key-desk" @click="$emit('addProfile', site)">
+        <button type="button" class="button button-desk" @click="$emit('addProfile', site)">
           Add profile<span class="sr-only"> at {{ site.name }}</span>
         </button>
       </div>

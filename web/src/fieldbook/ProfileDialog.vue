@@ -63,7 +63,7 @@ async function save(): Promise<void> {
         :options="words.units.map(({ value }) => ({ value, name: value }))"
       />
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
-      <button class="key key-main" type="submit" :disabled="saving">Open the profile</button>
+      <button class="button button-main" type="submit" :disabled="saving">Open the profile</button>
     </form>
   </SheetDialog>
 </template>

@@ -35,7 +35,7 @@ function clear(): void {
         :placeholder="placeholder"
         @input="later()"
     /></label>
-    <button v-if="phone" type="button" class="key key-desk" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+    <button v-if="phone" type="button" class="button button-desk" :aria-expanded="unfolded" @click="unfolded = !unfolded">
       {{ unfolded ? 'Fewer' : 'More' }}
     </button>
     <label v-if="!phone || unfolded" class="grid gap-0.5 text-base font-semibold"
@@ -67,12 +67,12 @@ function clear(): void {
     <button
       v-if="unfinished && (!phone || unfolded)"
       type="button"
-      class="key key-desk"
+      class="button button-desk"
       :aria-pressed="model.unfinished === '1'"
       @click="set({ unfinished: model.unfinished ? '' : '1' })"
     >
       Unfinished
     </button>
-    <button v-if="any" type="button" class="key key-desk" @click="clear">Show all</button>
+    <button v-if="any" type="button" class="button button-desk" @click="clear">Show all</button>
   </form>
 </template>

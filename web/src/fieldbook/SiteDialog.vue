@@ -85,7 +85,7 @@ async function useReceiver(): Promise<void> {
           "
           :error="at('position')"
         />
-        <button type="button" class="key desk:mt-8" @click="useReceiver">
+        <button type="button" class="button desk:mt-8" @click="useReceiver">
           <LocateFixed aria-hidden="true" />Use GPS
         </button>
       </div>
@@ -102,15 +102,15 @@ async function useReceiver(): Promise<void> {
       />
       <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">
+        <button class="button button-main grow" type="submit" :disabled="saving || conflict !== null">
           {{ site ? 'Save' : 'Add the site' }}
         </button>
-        <button v-if="site" class="key" type="button" @click="$emit('addProfile', site)">Add a profile</button>
-        <RouterLink v-if="site" class="key" :to="`/sites/${site.id}`">All its profiles</RouterLink>
-        <a v-if="site" class="key" :href="`/api/export?format=package&of=site&id=${site.id}`" download
+        <button v-if="site" class="button" type="button" @click="$emit('addProfile', site)">Add a profile</button>
+        <RouterLink v-if="site" class="button" :to="`/sites/${site.id}`">All its profiles</RouterLink>
+        <a v-if="site" class="button" :href="`/api/export?format=package&of=site&id=${site.id}`" download
           >Package of this site</a
         >
-        <button v-if="site" class="key" type="button" @click="ask('site', site.id, () => emit('close'))">
+        <button v-if="site" class="button" type="button" @click="ask('site', site.id, () => emit('close'))">
           Delete site
         </button>
       </div>

@@ -33,7 +33,7 @@ const exporting = ref(false)
         <h1 class="text-3xl leading-tight">{{ data.site.name }}</h1>
         <p class="text-pencil leading-tight">{{ data.total }} {{ data.total === 1 ? 'profile' : 'profiles' }}</p>
       </div>
-      <button type="button" class="key" @click="exporting = true">Export</button>
+      <button type="button" class="button" @click="exporting = true">Export</button>
     </header>
     <main class="px-4 desk:px-6 py-3 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <table class="border-collapse w-full">
@@ -59,9 +59,9 @@ const exporting = ref(false)
         </tbody>
       </table>
       <nav v-if="data.pages > 1" aria-label="Pages of profiles" class="flex gap-2 items-center">
-        <button type="button" class="key key-desk" :disabled="page === 1" @click="page--">Previous</button>
+        <button type="button" class="button button-desk" :disabled="page === 1" @click="page--">Previous</button>
         <span>{{ page }} of {{ data.pages }}</span>
-        <button type="button" class="key key-desk" :disabled="page === data.pages" @click="page++">Next</button>
+        <button type="button" class="button button-desk" :disabled="page === data.pages" @click="page++">Next</button>
       </nav>
     </main>
     <ExportDialog v-if="exporting" of="site" :id="id" :name="data.site.name" @close="exporting = false" />

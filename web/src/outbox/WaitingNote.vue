@@ -17,6 +17,6 @@ import { refusals, waitingInAll } from './outboxes'
     <ul>
       <li v-for="(r, i) in refusals" :key="i">Not kept ({{ r.label.replaceAll('_', ' ') }}): {{ r.sentence }}</li>
     </ul>
-    <button type="button" class="key key-desk" @click="refusals.splice(0)">Understood</button>
+    <button type="button" class="button button-desk" @click="refusals.splice(0)">Understood</button>
   </div>
 </template>

@@ -81,7 +81,7 @@ function done(): void {
           "
           :error="sending.at('position')"
         />
-        <button type="button" class="key desk:mt-8" @click="useReceiver">
+        <button type="button" class="button desk:mt-8" @click="useReceiver">
           <LocateFixed aria-hidden="true" />Use GPS
         </button>
       </div>
@@ -91,7 +91,7 @@ function done(): void {
       <PhotoStrip v-if="reading.photos" of="reading" :id="reading.id" :photos="reading.photos" what="this palmful" />
       <FormConflict :form="sending" :labels="{ label: 'Name', position: 'Position' }" :fields="all" @done="done" />
       <p v-if="general" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general }}</p>
-      <button class="key key-main" type="submit" :disabled="sending.saving.value || placing.saving.value">Save</button>
+      <button class="button button-main" type="submit" :disabled="sending.saving.value || placing.saving.value">Save</button>
     </form>
   </SheetDialog>
 </template>

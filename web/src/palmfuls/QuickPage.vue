@@ -62,12 +62,12 @@ async function begin(): Promise<void> {
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <PageHead title="Quick readings" :line="`${data.total} ${data.total === 1 ? 'palmful' : 'palmfuls'} from anywhere`">
-      <button type="button" class="key" @click="begin">Quick reading</button>
+      <button type="button" class="button" @click="begin">Quick reading</button>
     </PageHead>
     <main class="grow px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-4 content-start">
       <div class="flex flex-wrap gap-3 items-end">
         <SearchBar v-model="wanted" :unfinished="false" placeholder="Name, note, person, class" class="grow" />
-        <button type="button" class="key key-desk" :aria-pressed="near !== ''" @click="nearHere">
+        <button type="button" class="button button-desk" :aria-pressed="near !== ''" @click="nearHere">
           <LocateFixed aria-hidden="true" />Near here
         </button>
       </div>
@@ -96,17 +96,17 @@ async function begin(): Promise<void> {
           <span class="max-desk:col-start-2 flex flex-wrap gap-2">
             <button
               type="button"
-              class="key key-desk"
+              class="button button-desk"
               :aria-pressed="has(r.id)"
               :disabled="full() && !has(r.id)"
               @click="toggle({ id: r.id, name: r.name })"
             >
               Set beside<span class="sr-only">: {{ r.name }}</span>
             </button>
-            <button type="button" class="key key-desk" @click="open = r">
+            <button type="button" class="button button-desk" @click="open = r">
               Details<span class="sr-only"> of {{ r.name }}</span>
             </button>
-            <button type="button" class="key key-desk" @click="ask('reading', r.id)">
+            <button type="button" class="button button-desk" @click="ask('reading', r.id)">
               Delete<span class="sr-only"> {{ r.name }}</span>
             </button>
           </span>

@@ -60,8 +60,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   <PageState v-if="!reading" :error="query.error.value" @retry="query.refetch()" />
   <main v-else class="max-w-[66rem] mx-auto p-4 desk:p-6 text-lg grid gap-5 print:p-0 print:gap-3">
     <div class="flex flex-wrap justify-between gap-3 print:hidden">
-      <button type="button" class="key" @click="back"><span aria-hidden="true">‹</span> Back to the bench</button>
-      <button type="button" class="key" @click="print">Print</button>
+      <button type="button" class="button" @click="back"><span aria-hidden="true">‹</span> Back to the bench</button>
+      <button type="button" class="button" @click="print">Print</button>
     </div>
     <header class="border-b-[2.5px] border-ink pb-3">
       <h1 class="text-[2.125rem] leading-tight">What other methods say</h1>

@@ -31,10 +31,10 @@ const lines = computed(() =>
     <p>Somebody changed this horizon while you described it here. Your change is not saved yet.</p>
     <ConflictTable class="my-4" :lines="lines" />
     <div class="grid desk:grid-cols-2 gap-2">
-      <button type="button" class="key" :disabled="!there" @click="$emit('choose', 'theirs')">
+      <button type="button" class="button" :disabled="!there" @click="$emit('choose', 'theirs')">
         Keep what is saved
       </button>
-      <button type="button" class="key key-main" :disabled="!there" @click="$emit('choose', 'mine')">
+      <button type="button" class="button button-main" :disabled="!there" @click="$emit('choose', 'mine')">
         Save mine on top
       </button>
     </div>

@@ -98,11 +98,11 @@ async function save(): Promise<void> {
             :field="f"
             :error="pullError(i, f.name)"
           />
-          <button type="button" class="key mt-7" :aria-label="`Take pull ${i + 1} away`" @click="pulls.splice(i, 1)">
+          <button type="button" class="button mt-7" :aria-label="`Take pull ${i + 1} away`" @click="pulls.splice(i, 1)">
             ✕
           </button>
         </fieldset>
-        <button type="button" class="key justify-self-start" @click="addPull">Add a pull</button>
+        <button type="button" class="button justify-self-start" @click="addPull">Add a pull</button>
       </section>
       <TextField v-model="form.note" label="Note" :error="at('note')" />
       <FormConflict
@@ -113,7 +113,7 @@ async function save(): Promise<void> {
         @done="emit('close')"
       />
       <p v-if="general(all)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(all) }}</p>
-      <button class="key key-main" type="submit" :disabled="saving || conflict !== null">Save</button>
+      <button class="button button-main" type="submit" :disabled="saving || conflict !== null">Save</button>
     </form>
   </SheetDialog>
 </template>

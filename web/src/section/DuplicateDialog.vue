@@ -34,7 +34,7 @@ async function save(): Promise<void> {
       <p v-if="general(['name'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         {{ general(['name']) }}
       </p>
-      <button class="key key-main" type="submit" :disabled="saving">Open the new profile</button>
+      <button class="button button-main" type="submit" :disabled="saving">Open the new profile</button>
     </form>
   </SheetDialog>
 </template>

@@ -80,7 +80,7 @@ function closed(): void {
   <PageState v-if="!profile" :error="error" @retry="refetch()" />
   <main v-else-if="!horizon" class="p-6 text-xl grid gap-3 justify-items-start">
     <h1 class="text-3xl">This horizon is no longer there.</h1>
-    <RouterLink class="key" :to="`/profiles/${id}`">To the section</RouterLink>
+    <RouterLink class="button" :to="`/profiles/${id}`">To the section</RouterLink>
   </main>
   <div v-else class="min-h-dvh flex flex-col text-xl">
     <header class="bg-leaf border-b-[2.5px] border-ink px-3 desk:px-6 py-2 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -97,7 +97,7 @@ function closed(): void {
           >: {{ card.waiting.value }} {{ card.waiting.value === 1 ? 'answer' : 'answers' }}</template
         >
       </p>
-      <button type="button" class="key key-desk" :disabled="!card.canUndo.value" @click="card.undo">Undo</button>
+      <button type="button" class="button button-desk" :disabled="!card.canUndo.value" @click="card.undo">Undo</button>
       <svg
         v-if="horizon.moist_colour"
         width="56"
@@ -138,7 +138,7 @@ function closed(): void {
       <button
         v-if="carried.length && page < pages.length"
         type="button"
-        class="key justify-self-start"
+        class="button justify-self-start"
         @click="carryDown"
       >
         As in {{ above!.designation }}: {{ carried.map(({ label }) => label.toLowerCase()).join(', ') }}
@@ -157,7 +157,7 @@ function closed(): void {
                 v-for="o in options(field)"
                 :key="o.value"
                 type="button"
-                class="key"
+                class="button"
                 :aria-pressed="card.typed(field.name) === o.value"
                 @click="put(field, card.typed(field.name) === o.value ? '' : o.value)"
               >
@@ -205,13 +205,13 @@ function closed(): void {
       <PhotoStrip v-else of="horizon" :id="horizon.id" :photos="horizon.photos ?? []" :what="horizon.designation" />
     </main>
     <footer class="sticky bottom-0 bg-paper border-t-2 border-ink p-2 desk:px-6 flex gap-2 justify-between">
-      <RouterLink v-if="above" class="key" :to="`/profiles/${id}/horizons/${above.id}`"
+      <RouterLink v-if="above" class="button" :to="`/profiles/${id}/horizons/${above.id}`"
         >‹ {{ above.designation }}</RouterLink
       ><span v-else />
-      <RouterLink v-if="below" class="key key-main" :to="`/profiles/${id}/horizons/${below.id}`"
+      <RouterLink v-if="below" class="button button-main" :to="`/profiles/${id}/horizons/${below.id}`"
         >{{ below.designation }} ›</RouterLink
       >
-      <button v-else type="button" class="key key-main" @click="editing = 'new'">Next horizon below</button>
+      <button v-else type="button" class="button button-main" @click="editing = 'new'">Next horizon below</button>
     </footer>
     <CardConflict
       v-if="card.conflict.value"

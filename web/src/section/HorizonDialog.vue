@@ -122,21 +122,21 @@ async function save(another: boolean): Promise<void> {
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit" :disabled="saving || conflict !== null">
+        <button class="button button-main grow" type="submit" :disabled="saving || conflict !== null">
           {{ horizon ? 'Save' : 'Add the horizon' }}
         </button>
-        <button v-if="!horizon && !plain" class="key" type="button" :disabled="saving" @click="save(true)">
+        <button v-if="!horizon && !plain" class="button" type="button" :disabled="saving" @click="save(true)">
           Add, then another
         </button>
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
-        <RouterLink class="key" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe horizon</RouterLink>
-        <button v-if="horizon.reading" class="key" type="button" @click="emit('again', horizon)">
+        <RouterLink class="button" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe horizon</RouterLink>
+        <button v-if="horizon.reading" class="button" type="button" @click="emit('again', horizon)">
           Another reading
         </button>
         <button
           v-if="horizon.reading"
-          class="key"
+          class="button"
           type="button"
           :aria-pressed="has(horizon.reading.id)"
           :disabled="full() && !has(horizon.reading.id)"
@@ -144,11 +144,11 @@ async function save(another: boolean): Promise<void> {
         >
           Set beside
         </button>
-        <button class="key" type="button" @click="emit('split', horizon)">Split it</button>
-        <button v-if="below" class="key" type="button" @click="emit('merge', horizon)">
+        <button class="button" type="button" @click="emit('split', horizon)">Split it</button>
+        <button v-if="below" class="button" type="button" @click="emit('merge', horizon)">
           Merge with {{ below.designation }}
         </button>
-        <button class="key" type="button" @click="ask('horizon', horizon.id, () => emit('close'))">Delete</button>
+        <button class="button" type="button" @click="ask('horizon', horizon.id, () => emit('close'))">Delete</button>
       </div>
       <p v-if="horizon" class="text-pencil text-lg">
         The earlier depths stay in the record; readings stay with the horizon.

@@ -59,7 +59,7 @@ async function report(horizon: Horizon, reading: number): Promise<void> {
           <button
             v-if="!r.reported && !r.disturbed"
             type="button"
-            class="key key-desk print:hidden"
+            class="button button-desk print:hidden"
             @click="report(h, r.id)"
           >
             Use as the reported reading

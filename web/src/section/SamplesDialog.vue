@@ -133,7 +133,7 @@ async function save(): Promise<void> {
         {{ line.text }}: {{ wrong(i, 'upper_cm') ?? wrong(i, 'lower_cm') }}
       </p>
       <p v-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
-      <button class="key key-main" type="submit" :disabled="saving || !lines.length">
+      <button class="button button-main" type="submit" :disabled="saving || !lines.length">
         {{ sample ? 'Write it down' : asked.length > 1 ? `Take ${asked.length} samples` : 'Take the sample' }}
       </button>
     </form>

@@ -47,7 +47,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
   <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
     <div class="flex flex-wrap items-center gap-4">
       <h2 id="samples-title" class="text-2xl grow">Samples at depths</h2>
-      <button type="button" class="key key-desk print:hidden" @click="taking = true">Take samples</button>
+      <button type="button" class="button button-desk print:hidden" @click="taking = true">Take samples</button>
     </div>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
     <FormConflict :form="changing" :labels="{}" :fields="words.fields.sample!" @done="forgetLists()" />
@@ -76,10 +76,10 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           >
         </p>
         <div class="flex flex-wrap gap-2 print:hidden">
-          <button type="button" class="key key-desk" @click="looking = s">
+          <button type="button" class="button button-desk" @click="looking = s">
             Test<span class="sr-only"> the sample from {{ s.depth }}</span>
           </button>
-          <button type="button" class="key key-desk" @click="texture(s)">
+          <button type="button" class="button button-desk" @click="texture(s)">
             {{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span>
           </button>
           <select
@@ -92,7 +92,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           </select>
           <button
             type="button"
-            class="key key-desk"
+            class="button button-desk"
             :aria-label="`Delete the sample from ${s.depth}`"
             @click="ask('sample', s.id)"
           >

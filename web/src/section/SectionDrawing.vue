@@ -424,14 +424,14 @@ const lane = (h: Horizon): [number, number] => {
         <div v-if="phone" class="grid gap-1.5">
           <button
             type="button"
-            class="key px-3"
-            :class="h.id === profile.next_horizon_id ? 'key-main' : ''"
+            class="button px-3"
+            :class="h.id === profile.next_horizon_id ? 'button-main' : ''"
             :aria-label="`${action(h)} ${h.designation}`"
             @click="$emit('texture', h)"
           >
             {{ action(h) }}
           </button>
-          <RouterLink :to="cardOf(h)" class="key key-desk !px-2" :aria-label="`Describe ${h.designation}`"
+          <RouterLink :to="cardOf(h)" class="button button-desk !px-2" :aria-label="`Describe ${h.designation}`"
             >Describe</RouterLink
           >
         </div>
@@ -446,14 +446,14 @@ const lane = (h: Horizon): [number, number] => {
       >
         <button
           type="button"
-          class="key"
-          :class="h.id === profile.next_horizon_id ? 'key-main' : ''"
+          class="button"
+          :class="h.id === profile.next_horizon_id ? 'button-main' : ''"
           :aria-label="`${action(h)} ${h.designation}`"
           @click="$emit('texture', h)"
         >
           {{ action(h) }}
         </button>
-        <RouterLink :to="cardOf(h)" class="key key-desk" :aria-label="`Describe ${h.designation}`">Describe</RouterLink>
+        <RouterLink :to="cardOf(h)" class="button button-desk" :aria-label="`Describe ${h.designation}`">Describe</RouterLink>
       </div>
     </template>
     <ul v-if="profile.gaps.length">

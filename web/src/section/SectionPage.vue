@@ -124,11 +124,11 @@ function splitFrom(horizon: Horizon): void {
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
       <div class="flex max-desk:flex-wrap shrink-0 max-w-full gap-1.5 print:hidden">
-        <button v-if="profile.undo" type="button" class="key max-w-64 leading-tight" @click="undo">
+        <button v-if="profile.undo" type="button" class="button max-w-64 leading-tight" @click="undo">
           Undo: {{ profile.undo }}
         </button>
-        <button type="button" class="key px-3" @click="editing = 'new'">Add horizon</button>
-        <button type="button" class="key px-3" @click="details = true">Profile details</button>
+        <button type="button" class="button px-3" @click="editing = 'new'">Add horizon</button>
+        <button type="button" class="button px-3" @click="details = true">Profile details</button>
         <MoreMenu label="More" :entries="menu" />
       </div>
     </header>
@@ -150,7 +150,7 @@ function splitFrom(horizon: Horizon): void {
         </svg>
         <p class="text-2xl font-extrabold">No horizon yet.</p>
         <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
-        <button type="button" class="key key-main" @click="editing = 'new'">Add the first horizon</button>
+        <button type="button" class="button button-main" @click="editing = 'new'">Add the first horizon</button>
       </div>
       <div v-if="profile.horizons.length" class="desk:grid desk:grid-cols-[132px_minmax(0,1fr)] gap-6">
         <div><StickyColumn :profile="profile" /></div>

@@ -45,7 +45,7 @@ async function save(): Promise<void> {
       <p v-if="general(['at_cm', 'designation'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         {{ general(['at_cm', 'designation']) }}
       </p>
-      <button class="key key-main" type="submit" :disabled="saving">Split it</button>
+      <button class="button button-main" type="submit" :disabled="saving">Split it</button>
     </form>
   </SheetDialog>
 </template>

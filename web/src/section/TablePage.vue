@@ -212,8 +212,8 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
           Arrow keys go from cell to cell, Enter goes down; lines from a spreadsheet can be pasted. Ctrl+S saves.
         </p>
       </div>
-      <button type="button" class="key" @click="add">Add a row</button>
-      <button type="button" class="key key-main" :disabled="saving || !dirty" @click="save">Save the table</button>
+      <button type="button" class="button" @click="add">Add a row</button>
+      <button type="button" class="button button-main" :disabled="saving || !dirty" @click="save">Save the table</button>
     </header>
     <main class="p-4 desk:px-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <section
@@ -229,8 +229,8 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
         <ConflictTable v-if="clashing.length" class="max-w-3xl" what="Horizon" :lines="clashing" />
         <p v-else>You and they changed different cells: both can be kept.</p>
         <div class="flex flex-wrap gap-2">
-          <button type="button" class="key" :disabled="saving" @click="saveMine">Save mine on top</button>
-          <button type="button" class="key" @click="keepTheirs">Keep what is saved there</button>
+          <button type="button" class="button" :disabled="saving" @click="saveMine">Save mine on top</button>
+          <button type="button" class="button" @click="keepTheirs">Keep what is saved there</button>
         </div>
       </section>
       <p v-else-if="problem && !placed" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">

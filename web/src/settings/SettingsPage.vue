@@ -73,13 +73,13 @@ const now = new Date().toISOString()
           {{ general(['textured_by', 'recorded_by']) }}
         </p>
         <div class="flex items-center gap-4">
-          <button class="key key-main" type="submit" :disabled="saving">Save</button>
+          <button class="button button-main" type="submit" :disabled="saving">Save</button>
           <span role="status">{{ saved ? 'Saved' : '' }}</span>
         </div>
       </form>
       <section aria-labelledby="bin-title" class="grid gap-3">
         <h2 id="bin-title" class="text-2xl border-b-2 border-ink pb-1">What was deleted</h2>
-        <p><RouterLink class="key" to="/bin">Bin, and imported files</RouterLink></p>
+        <p><RouterLink class="button" to="/bin">Bin, and imported files</RouterLink></p>
       </section>
     </main>
   </div>

@@ -11,7 +11,7 @@ const model = defineModel<string>({ required: true })
     <RadioGroupLabel as="span" class="font-semibold">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2">
       <RadioGroupOption v-for="o in options" :key="o.value" v-slot="{ checked }" :value="o.value" as="template">
-        <button type="button" class="key key-desk" :aria-pressed="undefined" :data-checked="checked">
+        <button type="button" class="button button-desk" :aria-pressed="undefined" :data-checked="checked">
           {{ o.name }}
         </button>
       </RadioGroupOption>

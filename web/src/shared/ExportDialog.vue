@@ -23,7 +23,7 @@ const href = (format: string) => `/api/export?format=${format}&of=${props.of}${p
   <SheetDialog open wide :title="`Export: ${name}`" @close="$emit('close')">
     <ul class="grid gap-2">
       <li v-for="f in FORMATS" :key="f.format">
-        <a class="key w-full !justify-start text-left" :href="href(f.format)" download
+        <a class="button w-full !justify-start text-left" :href="href(f.format)" download
           ><span class="w-36 shrink-0 font-extrabold">{{ f.name }}</span
           ><span class="font-normal">{{ f.about }}</span></a
         >

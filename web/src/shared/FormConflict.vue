@@ -66,8 +66,8 @@ function keepTheirs(): void {
     <ConflictTable v-if="lines.length" :lines="lines" />
     <p v-else>What you typed is the same as what is saved there.</p>
     <div class="grid desk:grid-cols-2 gap-2">
-      <button type="button" class="key" :disabled="form.saving.value" @click="keepTheirs">Keep what is saved</button>
-      <button type="button" class="key" :disabled="form.saving.value" @click="saveMine">Save mine on top</button>
+      <button type="button" class="button" :disabled="form.saving.value" @click="keepTheirs">Keep what is saved</button>
+      <button type="button" class="button" :disabled="form.saving.value" @click="saveMine">Save mine on top</button>
     </div>
     <p class="text-lg">Saving yours keeps the earlier values in the record.</p>
   </section>

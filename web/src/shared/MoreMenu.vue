@@ -8,7 +8,7 @@ defineProps<{ label: string; entries: Entry[] }>()
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton class="key">{{ label }}</MenuButton>
+    <MenuButton class="button">{{ label }}</MenuButton>
     <MenuItems class="absolute right-0 z-20 mt-1 w-60 bg-leaf border-[2.5px] border-ink grid">
       <MenuItem v-for="e in entries" :key="e.name" v-slot="{ active, close }">
         <RouterLink

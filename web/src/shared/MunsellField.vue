@@ -45,7 +45,7 @@ function pick(notation: string): void {
       <TextField v-model="text" @change="model = text" :label="label" :hint="hint" :error="error" />
       <button
         type="button"
-        class="key mt-[30px] px-3"
+        class="button mt-[30px] px-3"
         :aria-expanded="open"
         :aria-label="`Pick: ${label}`"
         @click="open = !open"
@@ -64,7 +64,7 @@ function pick(notation: string): void {
           v-for="p in words.munsell"
           :key="p.hue"
           type="button"
-          class="key key-desk !px-2"
+          class="button button-desk !px-2"
           :aria-pressed="p.hue === hue"
           @click="hue = p.hue"
         >

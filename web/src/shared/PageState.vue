@@ -15,8 +15,8 @@ const sentence = computed(() =>
     <template v-if="error">
       <h1 class="text-3xl">{{ sentence }}</h1>
       <div class="flex justify-center gap-3">
-        <button class="key key-main" type="button" @click="$emit('retry')">Try again</button>
-        <RouterLink class="key" to="/">To the fieldbook</RouterLink>
+        <button class="button button-main" type="button" @click="$emit('retry')">Try again</button>
+        <RouterLink class="button" to="/">To the fieldbook</RouterLink>
       </div>
     </template>
     <p v-else role="status" class="text-pencil">Opening the fieldbook</p>

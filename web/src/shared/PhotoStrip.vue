@@ -69,7 +69,7 @@ function remove(photo: Photo): void {
         </button>
       </li>
       <li class="print:hidden">
-        <button type="button" class="key" :class="small ? '' : 'h-24'" :disabled="busy" @click="picker?.click()">
+        <button type="button" class="button" :class="small ? '' : 'h-24'" :disabled="busy" @click="picker?.click()">
           <Camera aria-hidden="true" />{{ busy ? 'Adding it' : 'Add a photo' }}
         </button>
         <input
@@ -91,7 +91,7 @@ function remove(photo: Photo): void {
       <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />
       <p class="flex justify-between items-center gap-3 mt-3">
         <span class="text-pencil text-lg">Where it was taken is not kept with it.</span
-        ><button type="button" class="key" v-if="shown.id > 0" @click="remove(shown)">Delete</button>
+        ><button type="button" class="button" v-if="shown.id > 0" @click="remove(shown)">Delete</button>
       </p>
     </SheetDialog>
   </div>

@@ -60,8 +60,8 @@ function close(): void {
           >
             <span>What you typed is not saved.</span>
             <span class="flex gap-2"
-              ><button type="button" class="key key-desk" @click="asking = false">Keep writing</button
-              ><button type="button" class="key key-desk" @click="emit('close')">Discard it</button></span
+              ><button type="button" class="button button-desk" @click="asking = false">Keep writing</button
+              ><button type="button" class="button button-desk" @click="emit('close')">Discard it</button></span
             >
           </div>
           <slot />

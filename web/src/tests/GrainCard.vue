@@ -73,18 +73,18 @@ function forget(): void {
         </svg>
       </div>
       <div class="flex flex-wrap gap-2 items-center">
-        <button type="button" class="key" aria-label="Narrower" @click="size -= 2">−</button>
+        <button type="button" class="button" aria-label="Narrower" @click="size -= 2">−</button>
         <label class="grow min-w-48 grid"
           ><span class="sr-only">Pixels a millimetre</span
           ><input v-model.number="size" type="range" min="200" max="900" class="w-full h-14 accent-[var(--ink)]"
         /></label>
-        <button type="button" class="key" aria-label="Wider" @click="size += 2">+</button>
-        <button type="button" class="key key-main" @click="done">It fits</button>
+        <button type="button" class="button" aria-label="Wider" @click="size += 2">+</button>
+        <button type="button" class="button button-main" @click="done">It fits</button>
       </div>
     </div>
     <div v-else class="flex flex-wrap gap-2">
-      <button type="button" class="key" @click="matching = true">Match this screen to a card</button>
-      <button v-if="calibrated" type="button" class="key" @click="forget">Forget the match</button>
+      <button type="button" class="button" @click="matching = true">Match this screen to a card</button>
+      <button v-if="calibrated" type="button" class="button" @click="forget">Forget the match</button>
     </div>
   </section>
 </template>

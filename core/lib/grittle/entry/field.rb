@@ -150,7 +150,7 @@ module Grittle
           day.between?(1, [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1])
       end
 
-      def read_munsell(value) = Profile::Munsell.new(value, field: name).to_s
+      def read_munsell(value) = Profiles::Munsell.new(value, field: name).to_s
 
       def refuse(sentence) = raise(InvalidInput, [Problem.new(pointer: "/#{name}", sentence: sentence)])
     end

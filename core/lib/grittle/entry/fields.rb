@@ -95,8 +95,8 @@ module Grittle
 
       PROFILE = table(
         field("date", "Date", :date),
-        field("excavated_depth_cm", "Depth reached", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
-        field("water_table_cm", "Water met at", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("excavated_depth_cm", "Depth reached", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("water_table_cm", "Water met at", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),
         field("stopped_by", "Why it stopped", :choice,
               words: words("Depth reached", "Stone", "Hardpan", "Rock", "Water", "Frozen", "Tool limit")),
         field("drainage_class", "Drainage", :choice, source: MANUAL,
@@ -213,9 +213,9 @@ module Grittle
                        "many" => "Many, 20 % and more" }.freeze),
         field("nodules_of", "Nodules of", :choice, group: LIFE,
               words: words("Iron and manganese", "Carbonates", "Gypsum", "Ironstone", "More than one")),
-        field("ph", "pH", :number, range: Profile::Ph::RANGE, group: "Chemistry",
+        field("ph", "pH", :number, range: Profiles::Ph::RANGE, group: "Chemistry",
                                    hint: "Several depths: take samples on the section"),
-        field("ph_upper", "pH, up to", :number, range: Profile::Ph::RANGE, group: "Chemistry",
+        field("ph_upper", "pH, up to", :number, range: Profiles::Ph::RANGE, group: "Chemistry",
                                                 hint: "Where the colour lies between two of the card"),
         field("ph_method", "pH read by", :choice, words: PH_METHODS, group: "Chemistry"),
         field("ph_step", "Step of the card", :choice, words: PH_STEPS, group: "Chemistry"),
@@ -263,9 +263,9 @@ module Grittle
 
       # One pull of the auger.
       INCREMENT = table(
-        field("from_cm", "From", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
-        field("to_cm", "To", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
-        field("lost_cm", "Lost", :number, range: Profile::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("from_cm", "From", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("to_cm", "To", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),
+        field("lost_cm", "Lost", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),
         field("condition", "Condition", :choice, words: SAMPLE["condition"].words)
       )
 

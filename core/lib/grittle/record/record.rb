@@ -13,7 +13,7 @@ module Grittle
     #   moisture     "value": what the ball that did not hold was
     #   expected     "value": the class that was expected before any water, as NamedClass#to_h, or nil
     #   kept         "name" of a contradiction's rule, "value": the reason to keep it, or nil
-    #   ribbon       "id", "length_mm", "entered", "unit", "corrects" (the id it stands for) and the fields of Ribbon
+    #   ribbon       "id", "length_mm", "entered", "unit", "corrects" (the id it stands for) and the fields of PushedRibbon
     #   ribbon_back  "id"
     #   class        "value": as NamedClass#to_h, "override", "reason"
     KINDS = %w[answer moisture expected kept ribbon ribbon_back class].freeze
@@ -62,7 +62,7 @@ module Grittle
       once(:observations) do
         given = answers.slice(*Tests::Vocabulary::ALL.keys)
         rounds = moisture_loop.moisture_rounds(given["ball_holds"])
-        made = ribbons.map { |event| event.slice(*Ribbon::FIELDS).compact }
+        made = ribbons.map { |event| event.slice(*PushedRibbon::FIELDS).compact }
         given.merge({ "moisture_rounds" => rounds, "ribbons" => (made unless made.empty?) }.compact)
       end
     end
@@ -231,12 +231,12 @@ module Grittle
 
     # The core speaks of mm; the person typed another unit perhaps, and is answered in that one.
     def check_ribbon(fields, entered, unit)
-      Ribbon.new(fields.slice(*Ribbon::FIELDS))
+      PushedRibbon.new(fields.slice(*PushedRibbon::FIELDS))
     rescue InvalidObservations => e
       raise InvalidObservations, (e.problems.map do |problem|
         next problem unless problem.pointer == "/length_mm"
 
-        limits = [Ribbon::LENGTH_MM.begin, Ribbon::LENGTH_MM.end].map { |mm| Units.number(mm, unit) }
+        limits = [PushedRibbon::LENGTH_MM.begin, PushedRibbon::LENGTH_MM.end].map { |mm| Units.number(mm, unit) }
         Problem.new(
           pointer: "/length",
           sentence: "A ribbon is #{limits.join(' to ')} #{unit} long, not #{Units.plain(entered)}."

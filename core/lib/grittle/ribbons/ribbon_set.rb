@@ -4,7 +4,7 @@ module Grittle
   # The ribbons of one sample taken together: mean, spread, how far the true length may be from the mean, and the odds
   # that it lies above a limit. All lengths in mm. Frozen.
   #
-  #   RibbonSet.new([48, 48, 48].map { |mm| Ribbon.new("length_mm" => mm) }).interval  # => 41.4 to 54.6
+  #   RibbonSet.new([48, 48, 48].map { |mm| PushedRibbon.new("length_mm" => mm) }).interval  # => 41.4 to 54.6
   class RibbonSet
     COUNT = Data::RIBBONS["count"]
 

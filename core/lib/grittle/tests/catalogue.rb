@@ -407,7 +407,7 @@ module Grittle
       # @return [Array] the states a test may be answered with: words, true and false, or how a ribbon ended
       def self.states_of(name)
         kind = Vocabulary::ALL.fetch(name)
-        { flag: [true, false], ribbons: Ribbon::ENDINGS }.fetch(kind[:kind]) { kind[:states] }
+        { flag: [true, false], ribbons: PushedRibbon::ENDINGS }.fetch(kind[:kind]) { kind[:states] }
       end
 
       # @return [String] the word for a state, or an estimate in percent, in the middle of a sentence

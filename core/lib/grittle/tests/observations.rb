@@ -114,7 +114,7 @@ module Grittle
       end
 
       given.each_with_index.filter_map do |fields, index|
-        Ribbon.new(fields.transform_keys(&:to_s))
+        PushedRibbon.new(fields.transform_keys(&:to_s))
       rescue InvalidObservations => e
         @problems.concat(e.problems.map { |problem| problem.under("/ribbons/#{index}") })
         nil

@@ -48,8 +48,8 @@ useBenchKeys((pressed) => {
       v-for="(o, i) in proposals"
       :key="o.full_name"
       type="button"
-      class="key min-h-[68px] !justify-between text-left"
-      :class="i === 0 && !given ? 'key-main' : ''"
+      class="button min-h-[68px] !justify-between text-left"
+      :class="i === 0 && !given ? 'button-main' : ''"
       :aria-pressed="given?.full_name === o.full_name && given.system === o.system"
       @click="bench.assign(o)"
     >
@@ -57,21 +57,21 @@ useBenchKeys((pressed) => {
       ><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd>
     </button>
     <div class="grid grid-cols-2 gap-2">
-      <button type="button" class="key px-2" @click="choosing = true">Other class</button>
-      <button type="button" class="key px-2" @click="record = true">The record</button>
+      <button type="button" class="button px-2" @click="choosing = true">Other class</button>
+      <button type="button" class="button px-2" @click="record = true">The record</button>
       <button
         type="button"
-        class="key px-2"
+        class="button px-2"
         :aria-pressed="has(reading.id)"
         :disabled="full() && !has(reading.id)"
         @click="toggle({ id: reading.id, name: reading.name })"
       >
         Set beside
       </button>
-      <button type="button" class="key px-2" @click="ask('reading', reading.id, () => void router.push(back))">
+      <button type="button" class="button px-2" @click="ask('reading', reading.id, () => void router.push(back))">
         Delete
       </button>
-      <button v-if="!reading.profile" type="button" class="key px-2 col-span-2" @click="details = true">
+      <button v-if="!reading.profile" type="button" class="button px-2 col-span-2" @click="details = true">
         Name, place, photo
       </button>
     </div>

@@ -19,7 +19,7 @@ const bare = computed(() => (props.organic ? words.value.names.filter(({ kind })
       v-for="c in classes"
       :key="c.code"
       type="button"
-      class="key !justify-start text-left px-2"
+      class="button !justify-start text-left px-2"
       :aria-pressed="code === c.code"
       @click="code = c.code"
     >
@@ -38,7 +38,7 @@ const bare = computed(() => (props.organic ? words.value.names.filter(({ kind })
         v-for="c in bare"
         :key="c.code"
         type="button"
-        class="key !justify-start text-left px-2"
+        class="button !justify-start text-left px-2"
         :aria-pressed="code === c.code"
         @click="code = c.code"
       >

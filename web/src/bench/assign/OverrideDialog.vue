@@ -67,7 +67,7 @@ function assign(): void {
           v-for="n in names"
           :key="n.full_name"
           type="button"
-          class="key"
+          class="button"
           :aria-pressed="chosen?.full_name === n.full_name"
           @click="chosen = n"
         >
@@ -77,7 +77,7 @@ function assign(): void {
           v-for="p in positions"
           :key="p"
           type="button"
-          class="key"
+          class="button"
           :aria-pressed="(chosen?.added as Record<string, unknown> | undefined)?.position === p"
           @click="choose(p)"
         >
@@ -90,7 +90,7 @@ function assign(): void {
         :error="error"
         :hint="proposed ? 'The key names this class: no reason is needed.' : 'Kept with the class.'"
       />
-      <button class="key key-main" type="submit" :disabled="!chosen">
+      <button class="button button-main" type="submit" :disabled="!chosen">
         Assign {{ chosen ? chosen.full_name : 'a class' }}
       </button>
     </form>

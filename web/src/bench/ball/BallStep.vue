@@ -58,7 +58,7 @@ useBenchKeys((key) => {
     />
     <p v-if="!failed" class="flex flex-wrap items-center gap-x-4 gap-y-1">
       <span class="leading-tight">It stays a ball, but {{ wet.hint }}?</span>
-      <button type="button" class="key px-3" @click="tooWet">
+      <button type="button" class="button px-3" @click="tooWet">
         {{ wet.name }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">w</kbd>
       </button>
     </p>

@@ -75,8 +75,8 @@ const yours = computed(() => {
       </section>
     </div>
     <div class="grid desk:grid-cols-2 gap-2">
-      <button type="button" class="key" @click="bench.resolve('theirs')">Keep what is saved</button>
-      <button type="button" class="key key-main" @click="bench.resolve('mine')">Save mine on top</button>
+      <button type="button" class="button" @click="bench.resolve('theirs')">Keep what is saved</button>
+      <button type="button" class="button button-main" @click="bench.resolve('mine')">Save mine on top</button>
     </div>
     <p class="mt-3 text-pencil text-lg">Saving yours keeps theirs in the record.</p>
   </SheetDialog>

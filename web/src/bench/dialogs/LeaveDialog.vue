@@ -41,8 +41,8 @@ function assign(): void {
       The key has come to its end. Assign its class, or leave the reading open; it stays in the fieldbook either way.
     </p>
     <div class="grid gap-2 mt-4">
-      <button type="button" class="key key-main" @click="assign">Assign {{ first!.full_name }}</button>
-      <button type="button" class="key" @click="leave">Leave it open</button>
+      <button type="button" class="button button-main" @click="assign">Assign {{ first!.full_name }}</button>
+      <button type="button" class="button" @click="leave">Leave it open</button>
     </div>
   </SheetDialog>
 </template>

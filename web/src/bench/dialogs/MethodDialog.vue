@@ -43,7 +43,7 @@ function save(): void {
         <TextField v-model="people.textured_by" label="Textured by" />
         <TextField v-model="people.recorded_by" label="Recorded by" />
       </div>
-      <button class="key key-main" type="submit">Save</button>
+      <button class="button button-main" type="submit">Save</button>
     </form>
   </SheetDialog>
 </template>

@@ -66,12 +66,12 @@ function keep(): void {
       </p>
     </div>
     <div class="grid grid-cols-2 desk:grid-cols-4 gap-2">
-      <button type="button" class="key" :disabled="state.done" @click="give('less')">Less</button>
-      <button type="button" class="key" :disabled="state.done" @click="give('more')">More</button>
-      <button type="button" class="key key-main" :disabled="!answers.length" @click="keep">
+      <button type="button" class="button" :disabled="state.done" @click="give('less')">Less</button>
+      <button type="button" class="button" :disabled="state.done" @click="give('more')">More</button>
+      <button type="button" class="button button-main" :disabled="!answers.length" @click="keep">
         Keep {{ say(state.estimate.percent) }} %
       </button>
-      <button type="button" class="key" :disabled="!answers.length" @click="answers = []">From the start</button>
+      <button type="button" class="button" :disabled="!answers.length" @click="answers = []">From the start</button>
     </div>
     <p class="text-pencil leading-tight">
       {{

@@ -82,7 +82,7 @@ useBenchKeys((key) => {
         v-for="t in tests"
         :key="t.name"
         type="button"
-        class="key px-2 !justify-start text-left min-w-0"
+        class="button px-2 !justify-start text-left min-w-0"
         :aria-pressed="t.name === open"
         @click="open = t.name"
       >

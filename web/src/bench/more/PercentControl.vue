@@ -46,18 +46,18 @@ useBenchKeys((key) => {
     </div>
     <p class="text-pencil">{{ test.how }}</p>
     <div class="grid grid-cols-4 desk:grid-cols-[5rem_5rem_8rem_5rem_5rem_1fr] gap-2 items-center">
-      <button type="button" class="key" aria-label="5 less" @click="move(-5)">−5</button>
-      <button type="button" class="key" aria-label="1 less" @click="move(-1)">−1</button>
+      <button type="button" class="button" aria-label="5 less" @click="move(-5)">−5</button>
+      <button type="button" class="button" aria-label="1 less" @click="move(-1)">−1</button>
       <output
         class="max-desk:row-start-2 max-desk:col-span-2 text-3xl font-extrabold text-center border-b-[3px] border-ink"
         :aria-label="test.short"
         >{{ typed === '' && value === undefined ? '–' : shown }} %</output
       >
-      <button type="button" class="key" aria-label="1 more" @click="move(1)">+1</button>
-      <button type="button" class="key" aria-label="5 more" @click="move(5)">+5</button>
+      <button type="button" class="button" aria-label="1 more" @click="move(1)">+1</button>
+      <button type="button" class="button" aria-label="5 more" @click="move(5)">+5</button>
       <button
         type="button"
-        class="key key-main max-desk:row-start-2 max-desk:col-span-2"
+        class="button button-main max-desk:row-start-2 max-desk:col-span-2"
         :disabled="!fresh"
         @click="keep"
       >

@@ -30,7 +30,7 @@ useBenchKeys((key) => {
         v-for="(a, i) in test.answers"
         :key="String(a.value)"
         type="button"
-        class="key !items-start flex-col !gap-1 py-2 text-left"
+        class="button !items-start flex-col !gap-1 py-2 text-left"
         :aria-pressed="given.includes(String(a.value))"
         @click="toggle(String(a.value))"
       >

@@ -84,7 +84,7 @@ useBenchKeys((key) => {
               v-for="(a, i) in clod.test.answers"
               :key="String(a.value)"
               type="button"
-              class="key px-3 min-h-[60px] !justify-between"
+              class="button px-3 min-h-[60px] !justify-between"
               :aria-pressed="bench.observations.value[clod.test.name] === a.value"
               @click="bench.answer(clod.test.name, a.value)"
             >
@@ -105,13 +105,13 @@ useBenchKeys((key) => {
         v-for="name in step.noticed"
         :key="name"
         type="button"
-        class="key px-3 text-lg"
+        class="button px-3 text-lg"
         @click="bench.goTo('more', name)"
       >
         {{ noticed(name) }}
       </button>
-      <RouterLink v-if="card" :to="card" class="key px-3 text-lg">Colour, smell, organic matter</RouterLink>
-      <button v-else-if="!bench.reading.value!.profile" type="button" class="key px-3 text-lg" @click="details = true">
+      <RouterLink v-if="card" :to="card" class="button px-3 text-lg">Colour, smell, organic matter</RouterLink>
+      <button v-else-if="!bench.reading.value!.profile" type="button" class="button px-3 text-lg" @click="details = true">
         Name, colour, smell, place
       </button>
     </div>
@@ -120,7 +120,7 @@ useBenchKeys((key) => {
         <dt class="sr-only">Method</dt>
         <dd class="leading-tight">{{ method }}</dd>
         <dd>
-          <button type="button" class="key" aria-label="Change the method" @click="$emit('method')">Change</button>
+          <button type="button" class="button" aria-label="Change the method" @click="$emit('method')">Change</button>
         </dd>
       </div>
       <div class="flex items-center justify-between gap-3" data-expected>
@@ -142,7 +142,7 @@ useBenchKeys((key) => {
             @click="bench.expect(null)"
           >
             Clear answer</button
-          ><button v-else-if="!expected" type="button" class="key" @click="expecting = true">Guess</button>
+          ><button v-else-if="!expected" type="button" class="button" @click="expecting = true">Guess</button>
         </dd>
       </div>
     </dl>

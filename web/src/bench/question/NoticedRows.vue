@@ -30,7 +30,7 @@ const give = (name: string, value: unknown) => bench.answer(name, chosen(name, v
             v-for="a in row.answers"
             :key="String(a.value)"
             type="button"
-            class="key px-3 text-lg leading-tight"
+            class="button px-3 text-lg leading-tight"
             :aria-pressed="chosen(row.name, a.value)"
             :title="a.hint"
             @click="give(row.name, a.value)"
@@ -39,7 +39,7 @@ const give = (name: string, value: unknown) => bench.answer(name, chosen(name, v
           </button>
         </div>
       </template>
-      <button v-else type="button" class="key px-3 text-lg justify-self-start" @click="bench.goTo('more', row.name)">
+      <button v-else type="button" class="button px-3 text-lg justify-self-start" @click="bench.goTo('more', row.name)">
         Write it down
       </button>
     </div>

@@ -40,7 +40,7 @@ const digit = (index: number, firstKey: number) => (firstKey + index) % 10
         v-for="(a, i) in test.answers"
         :key="String(a.value)"
         type="button"
-        class="key !justify-start !items-start text-left flex-col !gap-1 py-2 min-h-16"
+        class="button !justify-start !items-start text-left flex-col !gap-1 py-2 min-h-16"
         :aria-pressed="value === a.value"
         @click="$emit('answer', a.value)"
       >

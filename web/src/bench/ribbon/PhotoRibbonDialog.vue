@@ -142,7 +142,7 @@ function save(): void {
       />
       <ul v-if="photos.length > 1" class="flex flex-wrap gap-2">
         <li v-for="(p, i) in photos" :key="p.id">
-          <button type="button" class="key" :aria-pressed="p.id === photo?.id" @click="photo = p">
+          <button type="button" class="button" :aria-pressed="p.id === photo?.id" @click="photo = p">
             Use photo {{ i + 1 }}
           </button>
         </li>
@@ -155,7 +155,7 @@ function save(): void {
               v-for="s in STEPS"
               :key="s.value"
               type="button"
-              class="key px-3 -ml-0.5"
+              class="button px-3 -ml-0.5"
               :aria-pressed="step === s.value"
               @click="step = s.value"
             >
@@ -165,7 +165,7 @@ function save(): void {
           <div v-if="step !== 'ribbon'" class="w-36">
             <TextField v-model="lengths[step]" label="How far apart" unit="mm" inputmode="decimal" />
           </div>
-          <button type="button" class="key" :disabled="!marks[step].length" @click="marks[step].pop()">
+          <button type="button" class="button" :disabled="!marks[step].length" @click="marks[step].pop()">
             Last mark back
           </button>
         </div>
@@ -225,7 +225,7 @@ function save(): void {
           <p role="status" class="text-2xl font-extrabold">
             {{ measured ? `${measured.length_mm} mm, give or take ${measured.error_mm}` : '' }}
           </p>
-          <button type="button" class="key key-main" :disabled="!measured && !away" @click="save">
+          <button type="button" class="button button-main" :disabled="!measured && !away" @click="save">
             Add this ribbon
           </button>
         </div>

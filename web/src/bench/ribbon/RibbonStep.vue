@@ -134,7 +134,7 @@ useBenchKeys((key) => {
           v-for="(u, i) in words.units"
           :key="u.value"
           type="button"
-          class="key px-3 -ml-0.5 rounded-none max-desk:hidden"
+          class="button px-3 -ml-0.5 rounded-none max-desk:hidden"
           :class="{ 'rounded-l-[5px]': i === 0, 'rounded-r-[5px]': i === words.units.length - 1 }"
           :aria-pressed="u.value === bench.unit.value"
           @click="setUnit(u.value)"
@@ -165,10 +165,10 @@ useBenchKeys((key) => {
         <p class="desk:text-2xl font-extrabold leading-tight grow">
           {{ slip.typed }} {{ bench.unit.value }}? Or {{ slip.meant }}?
         </p>
-        <button type="button" class="key px-3" @click="settle(slip.typed)">
+        <button type="button" class="button px-3" @click="settle(slip.typed)">
           Keep {{ slip.typed }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
         </button>
-        <button type="button" class="key px-3" @click="settle(slip.meant)">
+        <button type="button" class="button px-3" @click="settle(slip.meant)">
           Keep {{ slip.meant }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">o</kbd>
         </button>
       </template>
@@ -176,10 +176,10 @@ useBenchKeys((key) => {
         <p class="desk:text-2xl font-extrabold leading-tight grow">
           A ribbon of 0 {{ bench.unit.value }} is no ribbon.
         </p>
-        <button type="button" class="key px-3" @click="(settle(null), bench.answer('ribbon_forms', false))">
+        <button type="button" class="button px-3" @click="(settle(null), bench.answer('ribbon_forms', false))">
           No ribbon forms
         </button>
-        <button type="button" class="key px-3" @click="settle(null)">
+        <button type="button" class="button px-3" @click="settle(null)">
           Type again <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
         </button>
       </template>
@@ -224,7 +224,7 @@ useBenchKeys((key) => {
           v-for="k in PAD"
           :key="k"
           type="button"
-          class="key px-0 min-w-0 text-2xl font-extrabold max-desk:!min-h-12"
+          class="button px-0 min-w-0 text-2xl font-extrabold max-desk:!min-h-12"
           :class="{
             'max-desk:order-1': '123456789'.includes(k),
             'max-desk:order-2': k === '.',
@@ -242,7 +242,7 @@ useBenchKeys((key) => {
           v-for="e in endings"
           :key="String(e.value)"
           type="button"
-          class="key px-1 min-w-0 text-lg leading-[1.1]"
+          class="button px-1 min-w-0 text-lg leading-[1.1]"
           :aria-pressed="ended === e.value"
           @click="ended = String(e.value)"
         >
@@ -252,7 +252,7 @@ useBenchKeys((key) => {
       <div class="grid max-desk:grid-rows-4 gap-1.5">
         <button
           type="button"
-          class="key px-0 desk:hidden !min-h-12"
+          class="button px-0 desk:hidden !min-h-12"
           :aria-label="`Unit: ${bench.unit.value}. Change it`"
           @click="setUnit(nextUnit)"
         >
@@ -260,7 +260,7 @@ useBenchKeys((key) => {
         </button>
         <button
           type="button"
-          class="key px-0.5 min-w-0 desk:hidden !min-h-12"
+          class="button px-0.5 min-w-0 desk:hidden !min-h-12"
           :aria-label="`It ended: ${endingName}. Change it`"
           @click="nextEnding"
         >
@@ -272,17 +272,17 @@ useBenchKeys((key) => {
           >
           <span v-else class="text-pencil">ribbon {{ count + 1 }}</span>
         </output>
-        <button type="button" class="key key-main px-1 max-desk:!min-h-12" :disabled="typedMm === null" @click="add">
+        <button type="button" class="button button-main px-1 max-desk:!min-h-12" :disabled="typedMm === null" @click="add">
           Add <span class="max-desk:sr-only">ribbon {{ count + 1 }}</span>
         </button>
       </div>
       <div class="grid grid-cols-2 desk:flex gap-1.5 max-desk:col-span-2 desk:col-span-3">
         <div class="flex items-center gap-1.5 max-desk:col-span-2" role="group" aria-label="Thickness">
-          <button type="button" class="key" aria-label="Thinner" @click="thicker(-0.5)">−</button>
+          <button type="button" class="button" aria-label="Thinner" @click="thicker(-0.5)">−</button>
           <span class="grow text-center whitespace-nowrap" :class="leading.width_mm ? 'desk:w-18' : 'desk:w-28'">{{
             thickness === null ? 'Thickness?' : `${thickness} mm thick`
           }}</span>
-          <button type="button" class="key" aria-label="Thicker" @click="thicker(0.5)">+</button>
+          <button type="button" class="button" aria-label="Thicker" @click="thicker(0.5)">+</button>
         </div>
         <div
           v-if="leading.width_mm"
@@ -290,15 +290,15 @@ useBenchKeys((key) => {
           role="group"
           aria-label="Width"
         >
-          <button type="button" class="key" aria-label="Narrower" @click="wider(-1)">−</button>
+          <button type="button" class="button" aria-label="Narrower" @click="wider(-1)">−</button>
           <span class="grow desk:w-20 text-center whitespace-nowrap">{{
             width === null ? 'Width?' : `${width} wide`
           }}</span>
-          <button type="button" class="key" aria-label="Wider" @click="wider(1)">+</button>
+          <button type="button" class="button" aria-label="Wider" @click="wider(1)">+</button>
         </div>
         <button
           type="button"
-          class="key px-2 desk:ml-auto"
+          class="button px-2 desk:ml-auto"
           :aria-pressed="carried === true"
           @click="carried = carried ? null : true"
         >
@@ -306,14 +306,14 @@ useBenchKeys((key) => {
         </button>
         <button
           type="button"
-          class="key px-2"
+          class="button px-2"
           :aria-pressed="none"
           @click="bench.answer('ribbon_forms', none ? null : false)"
         >
           No ribbon
         </button>
-        <button type="button" class="key px-2" @click="onPhoto = true">On a photo</button>
-        <button type="button" class="key px-2" :disabled="!count" @click="listing = true">Edit ribbon</button>
+        <button type="button" class="button px-2" @click="onPhoto = true">On a photo</button>
+        <button type="button" class="button px-2" :disabled="!count" @click="listing = true">Edit ribbon</button>
       </div>
     </div>
     <RibbonsDialog :open="listing" @close="listing = false" />

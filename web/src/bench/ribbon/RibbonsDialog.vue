@@ -95,7 +95,7 @@ function takeBack(ribbon: Ribbon): void {
           v-for="a in test('ribbons').answers"
           :key="String(a.value)"
           type="button"
-          class="key"
+          class="button"
           :aria-pressed="ended === a.value"
           @click="ended = String(a.value)"
         >
@@ -107,7 +107,7 @@ function takeBack(ribbon: Ribbon): void {
           v-for="[value, name] in CARRIED"
           :key="name"
           type="button"
-          class="key"
+          class="button"
           :aria-pressed="carried === value"
           @click="carried = value"
         >
@@ -115,13 +115,13 @@ function takeBack(ribbon: Ribbon): void {
         </button>
       </div>
       <div class="flex flex-wrap gap-2">
-        <button class="key key-main grow" type="submit">Save the correction</button>
-        <button class="key" type="button" @click="takeBack(chosen)">Remove</button>
+        <button class="button button-main grow" type="submit">Save the correction</button>
+        <button class="button" type="button" @click="takeBack(chosen)">Remove</button>
       </div>
     </form>
     <ol v-else class="grid gap-2">
       <li v-for="(r, i) in bench.reading.value!.ribbons" :key="r.id">
-        <button type="button" class="key w-full !justify-between" @click="choose(r)">
+        <button type="button" class="button w-full !justify-between" @click="choose(r)">
           <span>{{ i + 1 }}. {{ r.entered.length }} {{ r.entered.unit }}</span>
           <span class="font-normal text-right">{{ facts(r) }}</span>
         </button>

@@ -42,7 +42,7 @@ useBenchKeys((pressed) => {
       <output class="text-3xl font-extrabold tabular-nums min-w-20" aria-label="Minutes worked">{{
         watchTime(clock.minutes.value)
       }}</output>
-      <button type="button" class="key desk:ml-auto" :class="clock.running.value ? 'key-main' : ''" @click="go">
+      <button type="button" class="button desk:ml-auto" :class="clock.running.value ? 'button-main' : ''" @click="go">
         {{ label }}
       </button>
       <button
@@ -54,7 +54,7 @@ useBenchKeys((pressed) => {
       >
         Clear answer
       </button>
-      <button v-if="clock.minutes.value >= TEN" type="button" class="key" @click="bench.goTo('ribbon')">
+      <button v-if="clock.minutes.value >= TEN" type="button" class="button" @click="bench.goTo('ribbon')">
         Push ribbons again
       </button>
     </div>

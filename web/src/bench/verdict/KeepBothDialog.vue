@@ -25,7 +25,7 @@ function keep(): void {
     <form class="grid gap-4" @submit.prevent="keep">
       <p>{{ sentence }}</p>
       <TextField v-model="reason" label="Why, in one line" :error="wrong" hint="Kept with the reading." />
-      <button class="key key-main" type="submit">Keep both</button>
+      <button class="button button-main" type="submit">Keep both</button>
     </form>
   </SheetDialog>
 </template>

@@ -32,7 +32,7 @@ const felt = computed(() => Object.keys(bench.observations.value).length > 0)
     <button
       v-if="asked"
       type="button"
-      class="key px-3 !justify-start text-left text-lg"
+      class="button px-3 !justify-start text-left text-lg"
       @click="bench.goTo(stepOf(asked)!, asked)"
     >
       The key asks: {{ short(asked) }}
@@ -41,7 +41,7 @@ const felt = computed(() => Object.keys(bench.observations.value).length > 0)
       v-for="t in suggested"
       :key="t.test"
       type="button"
-      class="key px-3 py-1 !justify-start text-left text-lg font-normal"
+      class="button px-3 py-1 !justify-start text-left text-lg font-normal"
       :data-suggested="t.test"
       @click="bench.goTo(stepOf(t.test)!, t.test)"
     >
