@@ -214,14 +214,22 @@ RSpec.describe "Nothing is lost" do
     expect(find_field("Designation").value).to eq "C"
   end
 
-  it "when a length is impossible: the sentence is in the unit it was typed in" do
+  it "when a length is impossible: the sentence is in the unit it was typed in, and no button moves for it" do
     bench(reading)
     find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
     type("3", "0", "1", :enter)
-    expect(page).to have_css("[data-slip]", text: "301 mm? Or 30.1?")
+    expect(page).to have_css("[data-slip]", text: "No ribbon is 301 mm long. 30.1?")
+    type("y", "9", "9", "9", "9", :enter)
+    expect(page).to have_css("[data-slip]", text: "No ribbon is 9999 mm long.")
     type("y")
-    expect(page).to have_css("[role='alert']", text: "A ribbon is 0 to 300 mm long, not 301.")
-    expect(page).to have_css("figure svg[aria-label*='Ribbons: 40 mm, broke.']")
+    expect(page).to have_css("figure svg[aria-label*='Ribbons: 40 mm, broke.']").and have_no_css("[data-slip]")
+    click_button "No ribbon"
+    expect(page).to have_css("[data-superseded]", text: "You said that no ribbon forms")
+    height = -> { evaluate_script("document.querySelector('button[aria-pressed]').getBoundingClientRect().top") }
+    before = height.call
+    click_button "Close"
+    expect(page).to have_no_css("[data-superseded]")
+    expect(height.call).to eq before
   end
 
   it "says so where there is nothing" do

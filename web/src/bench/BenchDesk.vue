@@ -10,6 +10,7 @@ import AssignActions from '@/bench/assign/AssignActions.vue'
 import AssignStep from '@/bench/assign/AssignStep.vue'
 import BallStep from '@/bench/ball/BallStep.vue'
 import ConflictDialog from '@/bench/dialogs/ConflictDialog.vue'
+import BenchNotices from './BenchNotices.vue'
 import GuideStrip from './GuideStrip.vue'
 import KeysDialog from '@/bench/dialogs/KeysDialog.vue'
 import LeaveDialog from '@/bench/dialogs/LeaveDialog.vue'
@@ -129,29 +130,9 @@ useBenchKeys((key) => {
         class="min-w-0 px-3 py-2.5 desk:px-6 desk:py-3 desk:overflow-y-auto max-desk:pb-32"
         :aria-label="steps[index]?.name"
       >
+        <BenchNotices v-if="!wide" class="fixed inset-x-2 top-[120px] z-10" />
         <GuideStrip v-if="route.query.guide && !wide" class="mb-3" />
-        <p
-          v-if="bench.sentence.value"
-          role="alert"
-          class="mb-3 flex items-center justify-between gap-3 border-l-8 border-iron bg-warn pl-4"
-        >
-          <span class="py-2">{{ bench.sentence.value }}</span><button
-            type="button"
-            class="min-h-14 px-3 underline underline-offset-4"
-            @click="bench.dismiss()"
-          >
-            Close
-          </button>
-        </p>
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
-        <p
-          v-if="reading.superseded"
-          role="status"
-          class="mb-3 border-l-8 border-lit-line bg-lit text-lit-ink px-4 py-2"
-          data-superseded
-        >
-          {{ reading.superseded }}
-        </p>
         <RibbonStep v-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" @on="goAlong" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
@@ -180,6 +161,7 @@ useBenchKeys((key) => {
         <GuideStrip v-if="route.query.guide && wide" class="m-3 mb-0" />
         <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
         <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
+        <BenchNotices v-if="wide" class="shrink-0 px-4 py-2 border-t-[1.5px] border-ink" />
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
           <WhatNext v-if="wide && bench.step.value !== 'assign'" :most="2" />
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>
@@ -189,7 +171,13 @@ useBenchKeys((key) => {
             Already kneaded: ball
           </button>
           <div class="grid gap-2" :class="before ? 'grid-cols-[auto_1fr]' : ''">
-            <button v-if="before" type="button" class="button px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+            <button
+              v-if="before"
+              type="button"
+              class="button px-3"
+              :aria-label="`Back to ${before.name}`"
+              @click="goBack"
+            >
               <span aria-hidden="true">‹</span>
             </button>
             <button type="button" class="button button-main" @click="goOn">{{ said }}</button>
@@ -204,7 +192,13 @@ useBenchKeys((key) => {
           </p>
         </div>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">
-          <button v-if="before" type="button" class="button px-3" :aria-label="`Back to ${before.name}`" @click="goBack">
+          <button
+            v-if="before"
+            type="button"
+            class="button px-3"
+            :aria-label="`Back to ${before.name}`"
+            @click="goBack"
+          >
             <span aria-hidden="true">‹</span>
           </button>
           <button v-if="kneaded" type="button" class="button px-2 leading-tight" @click="bench.goTo('ball')">

@@ -63,7 +63,9 @@ onBeforeRouteLeave((to) => {
       <button v-if="assigned" type="button" class="button button-desk button-main" @click="router.push('/')">
         Finish, and delete it
       </button>
-      <button type="button" class="button button-desk" @click="leave">{{ assigned ? 'Keep it' : 'Go on alone' }}</button>
+      <button type="button" class="button button-desk" @click="leave">
+        {{ assigned ? 'Keep it' : 'Go on alone' }}
+      </button>
     </p>
   </aside>
 </template>

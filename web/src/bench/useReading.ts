@@ -15,6 +15,9 @@ export type RibbonEntry = {
   carried_own_weight?: boolean | null
 }
 
+/** Something that is told of an answer: that it was refused, or what it took back. */
+type Told = { text: string; refused: boolean; close: () => void }
+
 /**
  * One reading on the bench: what the server keeps, what still waits to be kept laid over it, and the writes. An answer
  * shows at once and is saved as it is given; the verdict follows when the server has it.
@@ -27,6 +30,8 @@ export function useReading(id: number) {
   const refused = ref<{ problem: ApiProblem; write: Write } | null>(null)
   const localStep = ref<string>()
   const localUnit = ref<string>()
+  // The version whose note was closed.
+  const read = ref<number>()
   const test = ref<string>()
   // A length that is typed and not kept yet stands as long as the bench; where it is shown, the key that goes on keeps
   // it.
@@ -50,6 +55,10 @@ export function useReading(id: number) {
   const quick = (w: Omit<Write, 'key' | 'query'>) => write({ ...w, query: 'evidence=none' })
   const place = (body: Record<string, unknown>) =>
     quick({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
+
+  const sentence = computed(() =>
+    refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined,
+  )
 
   const { add: addPhoto, coming: photosComing } = usePhotoQueue(id, outbox, write)
 
@@ -131,10 +140,20 @@ export function useReading(id: number) {
       place({ unit })
     },
     resolve: (choice: 'mine' | 'theirs') => outbox.value?.resolve(choice),
-    dismiss: () => (refused.value = null),
-    sentence: computed(() =>
-      refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined,
-    ),
+    sentence,
+    /** What has to be told of an answer, until it is closed. */
+    told: computed<Told[]>(() => {
+      const { superseded, version } = reading.value ?? {}
+      const notes = [
+        { text: sentence.value, refused: true, close: () => void (refused.value = null) },
+        {
+          text: read.value === version ? null : superseded,
+          refused: false,
+          close: () => void (read.value = version),
+        },
+      ]
+      return notes.flatMap(({ text, ...rest }) => (text ? [{ text, ...rest }] : []))
+    }),
   }
 }
 

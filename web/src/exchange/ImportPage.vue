@@ -116,7 +116,9 @@ async function run(): Promise<void> {
             <h2 class="text-2xl">{{ sent.name }}</h2>
             <p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p>
           </div>
-          <button v-if="sent.state !== 'running'" type="button" class="button" @click="sent = null">Another file</button>
+          <button v-if="sent.state !== 'running'" type="button" class="button" @click="sent = null">
+            Another file
+          </button>
           <button
             v-if="sent.state === 'checked'"
             type="button"

@@ -35,7 +35,13 @@ function clear(): void {
         :placeholder="placeholder"
         @input="later()"
     /></label>
-    <button v-if="phone" type="button" class="button button-desk" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+    <button
+      v-if="phone"
+      type="button"
+      class="button button-desk"
+      :aria-expanded="unfolded"
+      @click="unfolded = !unfolded"
+    >
       {{ unfolded ? 'Fewer' : 'More' }}
     </button>
     <label v-if="!phone || unfolded" class="grid gap-0.5 text-base font-semibold"

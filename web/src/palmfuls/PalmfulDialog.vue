@@ -91,7 +91,9 @@ function done(): void {
       <PhotoStrip v-if="reading.photos" of="reading" :id="reading.id" :photos="reading.photos" what="this palmful" />
       <FormConflict :form="sending" :labels="{ label: 'Name', position: 'Position' }" :fields="all" @done="done" />
       <p v-if="general" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general }}</p>
-      <button class="button button-main" type="submit" :disabled="sending.saving.value || placing.saving.value">Save</button>
+      <button class="button button-main" type="submit" :disabled="sending.saving.value || placing.saving.value">
+        Save
+      </button>
     </form>
   </SheetDialog>
 </template>

@@ -453,7 +453,9 @@ const lane = (h: Horizon): [number, number] => {
         >
           {{ action(h) }}
         </button>
-        <RouterLink :to="cardOf(h)" class="button button-desk" :aria-label="`Describe ${h.designation}`">Describe</RouterLink>
+        <RouterLink :to="cardOf(h)" class="button button-desk" :aria-label="`Describe ${h.designation}`"
+          >Describe</RouterLink
+        >
       </div>
     </template>
     <ul v-if="profile.gaps.length">

@@ -213,7 +213,9 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
         </p>
       </div>
       <button type="button" class="button" @click="add">Add a row</button>
-      <button type="button" class="button button-main" :disabled="saving || !dirty" @click="save">Save the table</button>
+      <button type="button" class="button button-main" :disabled="saving || !dirty" @click="save">
+        Save the table
+      </button>
     </header>
     <main class="p-4 desk:px-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <section

@@ -111,7 +111,12 @@ useBenchKeys((key) => {
         {{ noticed(name) }}
       </button>
       <RouterLink v-if="card" :to="card" class="button px-3 text-lg">Colour, smell, organic matter</RouterLink>
-      <button v-else-if="!bench.reading.value!.profile" type="button" class="button px-3 text-lg" @click="details = true">
+      <button
+        v-else-if="!bench.reading.value!.profile"
+        type="button"
+        class="button px-3 text-lg"
+        @click="details = true"
+      >
         Name, colour, smell, place
       </button>
     </div>

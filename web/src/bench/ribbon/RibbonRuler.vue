@@ -74,6 +74,7 @@ const bellHeight = computed(() => (narrow.value ? 56 : 70))
 const base = computed(() => bellTop.value + bellHeight.value - 12)
 const rulerTop = computed(() => bellTop.value + bellHeight.value + 4)
 const RULER = 58
+const NUMBER_ROOM = 48 // px that a number of three digits needs
 const height = computed(() => rulerTop.value + RULER + 2)
 
 const sole = computed(() =>
@@ -176,7 +177,8 @@ const graduations = computed(() => {
           : 9
     if (perMm.value * step >= 2.2 || size > 10) marks.push(`M${tenth(x.value(i * step))} ${rulerTop.value}v${size}`)
   }
-  const every = inches ? unit.mm : narrow.value || max.value > 150 ? 20 : 10
+  const steps = [1, 2, 5, 10].map((n) => n * (inches ? unit.mm : 10))
+  const every = steps.find((mm) => mm * perMm.value >= NUMBER_ROOM) ?? steps.at(-1)!
   const numbers = Array.from({ length: Math.floor(max.value / every + 1e-6) + 1 }, (_, i) => ({
     mm: i * every,
     text: String(Math.round((i * every) / unit.mm)),

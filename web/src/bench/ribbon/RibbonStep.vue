@@ -54,7 +54,11 @@ function keep(length: number): void {
   ended.value = 'broke'
   thickness.value = width.value = carried.value = null
 }
-const pad = useLengthPad(typed, { toMm, show, slips: () => reading.value.ruler.slips }, keep)
+const pad = useLengthPad(
+  typed,
+  { toMm, show, slips: () => reading.value.ruler.slips, longest: () => words.value.length_mm[1]! },
+  keep,
+)
 const { placed, slip, mm: typedMm, place, press, add, settle } = pad
 // What is typed is kept by whoever presses the key that says so; another step leaves it as it stands.
 watchEffect(() => {
@@ -108,7 +112,7 @@ useBenchKeys((key) => {
   if (/^[0-9.]$/.test(key)) press(key)
   else if (key === ',') press('.')
   else if (key === 'Backspace' && typed.value) press('del')
-  else if (slip.value && key === 'y') settle(Number(slip.value.typed) ? slip.value.typed : null)
+  else if (slip.value && key === 'y') settle(slip.value.possible ? slip.value.typed : null)
   else if (slip.value && key === 'o' && slip.value.meant) settle(slip.value.meant)
   else if (key === 'Enter' && slip.value) return true
   else if (key === 'Enter' && typed.value) add()
@@ -155,61 +159,74 @@ useBenchKeys((key) => {
       @keep="add"
     />
 
-    <div
-      v-if="slip"
-      role="alert"
-      class="bg-warn border-l-8 border-iron px-3 desk:px-4 py-1.5 flex flex-wrap gap-x-4 gap-y-1 items-center"
-      data-slip
-    >
-      <template v-if="slip.meant">
-        <p class="desk:text-2xl font-extrabold leading-tight grow">
-          {{ slip.typed }} {{ bench.unit.value }}? Or {{ slip.meant }}?
-        </p>
-        <button type="button" class="button px-3" @click="settle(slip.typed)">
-          Keep {{ slip.typed }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
+    <!-- What is asked about a length lies over its advice and the ruler, so that no button moves under a thumb. -->
+    <div class="relative">
+      <div
+        class="lit-note grid desk:grid-cols-[1fr_auto] gap-x-4 items-center max-desk:min-h-[58px]"
+        :class="slip && 'invisible'"
+        data-advice
+      >
+        <div role="status" aria-live="polite">
+          <p class="desk:text-2xl font-extrabold leading-tight">
+            {{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}
+          </p>
+          <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>
+          <p v-else-if="advice && set" class="leading-tight max-desk:hidden">
+            {{ set.sentence }}<span v-if="clock.minute.value !== null"> Minute {{ clock.minute.value }}.</span>
+          </p>
+        </div>
+        <button
+          v-if="drifting"
+          type="button"
+          class="min-h-14 max-w-64 text-left font-semibold underline underline-offset-4 leading-tight"
+          @click="lastCounts"
+        >
+          They grow with working: let only the last count
         </button>
-        <button type="button" class="button px-3" @click="settle(slip.meant)">
-          Keep {{ slip.meant }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">o</kbd>
+        <button
+          v-else-if="reworked?.subplastic && !ticked"
+          type="button"
+          class="min-h-14 font-semibold underline underline-offset-4"
+          @click="tickSubplastic"
+        >
+          Mark it subplastic
         </button>
-      </template>
-      <template v-else>
-        <p class="desk:text-2xl font-extrabold leading-tight grow">
-          A ribbon of 0 {{ bench.unit.value }} is no ribbon.
-        </p>
-        <button type="button" class="button px-3" @click="(settle(null), bench.answer('ribbon_forms', false))">
-          No ribbon forms
-        </button>
-        <button type="button" class="button px-3" @click="settle(null)">
-          Type again <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
-        </button>
-      </template>
-    </div>
-    <div v-else class="lit-note grid desk:grid-cols-[1fr_auto] gap-x-4 items-center max-desk:min-h-[58px]" data-advice>
-      <div role="status" aria-live="polite">
-        <p class="desk:text-2xl font-extrabold leading-tight">
-          {{ none ? 'No ribbon forms.' : (advice?.sentence ?? set?.sentence ?? test('ribbons').how) }}
-        </p>
-        <p v-if="reworked" class="leading-tight" data-reworked>{{ reworked.sentence }}</p>
-        <p v-else-if="advice && set" class="leading-tight max-desk:hidden">
-          {{ set.sentence }}<span v-if="clock.minute.value !== null"> Minute {{ clock.minute.value }}.</span>
-        </p>
       </div>
-      <button
-        v-if="drifting"
-        type="button"
-        class="min-h-14 max-w-64 text-left font-semibold underline underline-offset-4 leading-tight"
-        @click="lastCounts"
-      >
-        They grow with working: let only the last count
-      </button>
-      <button
-        v-else-if="reworked?.subplastic && !ticked"
-        type="button"
-        class="min-h-14 font-semibold underline underline-offset-4"
-        @click="tickSubplastic"
-      >
-        Mark it subplastic
-      </button>
+      <div v-if="slip" role="alert" class="length-slip" data-slip>
+        <template v-if="slip.meant">
+          <p class="desk:text-2xl font-extrabold leading-tight grow">
+            <template v-if="slip.possible">{{ slip.typed }} {{ bench.unit.value }}? Or {{ slip.meant }}?</template>
+            <template v-else>No ribbon is {{ slip.typed }} {{ bench.unit.value }} long. {{ slip.meant }}?</template>
+          </p>
+          <button type="button" class="button px-3" @click="settle(slip.possible ? slip.typed : null)">
+            {{ slip.possible ? `Keep ${slip.typed}` : 'Type again' }}
+            <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
+          </button>
+          <button type="button" class="button px-3" @click="settle(slip.meant)">
+            Keep {{ slip.meant }} <kbd class="font-sans font-normal text-lg" aria-hidden="true">o</kbd>
+          </button>
+        </template>
+        <template v-else>
+          <p class="desk:text-2xl font-extrabold leading-tight grow">
+            {{
+              Number(slip.typed)
+                ? `No ribbon is ${slip.typed} ${bench.unit.value} long.`
+                : `A ribbon of 0 ${bench.unit.value} is no ribbon.`
+            }}
+          </p>
+          <button
+            v-if="!Number(slip.typed)"
+            type="button"
+            class="button px-3"
+            @click="(settle(null), bench.answer('ribbon_forms', false))"
+          >
+            No ribbon forms
+          </button>
+          <button type="button" class="button px-3" @click="settle(null)">
+            Type again <kbd class="font-sans font-normal text-lg" aria-hidden="true">y</kbd>
+          </button>
+        </template>
+      </div>
     </div>
 
     <div
@@ -272,7 +289,12 @@ useBenchKeys((key) => {
           >
           <span v-else class="text-pencil">ribbon {{ count + 1 }}</span>
         </output>
-        <button type="button" class="button button-main px-1 max-desk:!min-h-12" :disabled="typedMm === null" @click="add">
+        <button
+          type="button"
+          class="button button-main px-1 max-desk:!min-h-12"
+          :disabled="typedMm === null"
+          @click="add"
+        >
           Add <span class="max-desk:sr-only">ribbon {{ count + 1 }}</span>
         </button>
       </div>

@@ -8,13 +8,16 @@ const SLIPS = [
 ]
 
 it.each([
-  ['5.4', 5.4, '54'],
-  ['0.54', 5.4, '5.4'],
-  ['540', 540, '54'],
-  ['0', 0, null],
-])('asks about %s', (typed, mm, meant) => expect(slipOf(typed, mm, SLIPS)).toEqual({ typed, meant }))
+  ['5.4', 5.4, '54', true],
+  ['0.54', 5.4, '5.4', true],
+  ['540', 540, '54', false],
+  ['0', 0, null, false],
+  ['5400', 5400, null, false],
+])('asks about %s', (typed, mm, meant, possible) =>
+  expect(slipOf(typed, mm, SLIPS, 300)).toEqual({ typed, meant, possible }),
+)
 
 it.each([
   ['54', 54],
   ['15', 15],
-])('takes %s as it is', (typed, mm) => expect(slipOf(typed, mm, SLIPS)).toBeNull())
+])('takes %s as it is', (typed, mm) => expect(slipOf(typed, mm, SLIPS, 300)).toBeNull())

@@ -14,6 +14,7 @@ const pad = useLengthPad(
     toMm: (value) => (unit === 'cm' ? value * 10 : value),
     show: (mm) => (unit === 'cm' ? (mm / 10).toFixed(1) : String(Math.round(mm))),
     slips: () => SLIPS,
+    longest: () => 300,
   },
   keep,
 )

@@ -2,7 +2,13 @@ import { computed, ref, type Ref } from 'vue'
 import type { Reading } from '@/api'
 import { slipOf, type Slip } from './lengthSlip'
 
-type Slips = Reading['ruler']['slips']
+type Ruler = {
+  toMm: (value: number) => number
+  show: (mm: number) => string
+  slips: () => Reading['ruler']['slips']
+  /** mm */
+  longest: () => number
+}
 
 /** As many signs as a length is typed in. */
 const LONGEST_ENTRY = 6
@@ -14,7 +20,7 @@ const LONGEST_ENTRY = 6
  */
 export function useLengthPad(
   typed: Ref<string>,
-  { toMm, show, slips }: { toMm: (value: number) => number; show: (mm: number) => string; slips: () => Slips },
+  { toMm, show, slips, longest }: Ruler,
   keep: (length: number) => void,
 ) {
   const placed = ref(false)
@@ -41,7 +47,7 @@ export function useLengthPad(
   /** Keeps what is typed, unless it is asked about first. */
   function add(): void {
     if (mm.value === null) return
-    slip.value = slipOf(typed.value, mm.value, slips())
+    slip.value = slipOf(typed.value, mm.value, slips(), longest())
     if (!slip.value) kept()
   }
   /** The answer to the question: this length, or none. */
