@@ -154,6 +154,13 @@ RSpec.describe "Palmfuls, the bin and settings" do
     end
     expect(page).to have_no_css("[role='dialog']")
     expect(Horizon.last.attributes).to include("upper_cm" => 130, "lower_cm" => 152.4)
+    visit "/profiles/#{Profile.find_by!(name: 'Tare 1').id}/table"
+    was = Horizon.order(:id).pluck(:upper_cm)
+    find("[data-cell='#{Profile.find_by!(name: 'Tare 1').horizons.count - 1}-2']").set("59")
+    click_button "Save"
+    expect(page).to have_text("horizons are saved.")
+    expect(Horizon.order(:id).pluck(:upper_cm)).to eq was
+    expect(Horizon.last.lower_cm).to eq 149.9 # 59 in
     visit "/"
     click_button "Add profile at High Tare"
     expect(find_field("Textured by").value).to eq "Ilka"

@@ -3,8 +3,9 @@ import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { onBeforeRouteLeave } from 'vue-router'
 import { isProblem, useProfile, useWords, type Profile } from '@/api'
-import { numberOr, type Field } from '@/shared/described'
+import type { Field } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
+import { useDepths } from '@/shared/useDepths'
 import { useForm } from '@/shared/useForm'
 import { laidOver, type Difference, type Row } from './tableRows'
 import ConflictTable from '@/shared/ConflictTable.vue'
@@ -16,16 +17,17 @@ const words = useWords()
 const { data: profile, error, refetch } = useProfile(() => props.id)
 type Column = { name: string; label: string; unit?: string | null; list?: string[]; own: boolean }
 
-const OWN: Column[] = [
+const { unit: depthUnit, show, toCm } = useDepths()
+const OWN = computed<Column[]>(() => [
   { name: 'designation', label: 'Horizon', own: true },
-  { name: 'upper_cm', label: 'From', unit: 'cm', own: true },
-  { name: 'lower_cm', label: 'To', unit: 'cm', own: true },
-]
+  { name: 'upper_cm', label: 'From', unit: depthUnit.value, own: true },
+  { name: 'lower_cm', label: 'To', unit: depthUnit.value, own: true },
+])
 const COLOURS = ['moist_colour', 'dry_colour']
 const namesOf = ({ words: list, type }: Field): string[] | undefined =>
   type === 'flag' ? ['yes', 'no'] : list?.map(({ name }) => name)
 const columns = computed<Column[]>(() => [
-  ...OWN,
+  ...OWN.value,
   { name: 'boundary', label: 'Lower boundary', own: true, list: boundaries.value.map(({ name }) => name) },
   { name: 'texture', label: 'Texture', own: true },
   ...words.value.fields.horizon!.map((field) => ({
@@ -64,8 +66,8 @@ const rowsOf = (from: Profile): Row[] =>
     version: h.version,
     cells: {
       designation: h.designation,
-      upper_cm: String(h.upper_cm),
-      lower_cm: String(h.lower_cm),
+      upper_cm: show(h.upper_cm),
+      lower_cm: show(h.lower_cm),
       texture: h.named?.full_name ?? '',
       boundary: boundaries.value.find(({ value }) => value === h.boundary)?.name ?? '',
       moist_colour: h.moist_colour?.notation ?? '',
@@ -143,6 +145,11 @@ function paste(event: ClipboardEvent, row: number, column: number): void {
       })
     })
 }
+/** cm; what was not touched stays as it is kept, whatever unit it is shown in. */
+function depthOf(row: Row, name: 'upper_cm' | 'lower_cm'): number | string | null {
+  const before = profile.value?.horizons.find(({ id }) => id === row.id)?.[name]
+  return before !== undefined && show(before) === cell(row, name) ? before : (toCm(cell(row, name)) ?? null)
+}
 const boundaryOf = (text: string): string | null =>
   text
     ? (boundaries.value.find(({ name, value }) => [name.toLowerCase(), value].includes(text.toLowerCase()))?.value ??
@@ -153,8 +160,8 @@ async function save(): Promise<void> {
   const body = rows.value.map((row) => ({
     ...(row.id ? { id: row.id, version: row.version } : {}),
     designation: cell(row, 'designation'),
-    upper_cm: numberOr(cell(row, 'upper_cm')) ?? null,
-    lower_cm: numberOr(cell(row, 'lower_cm')) ?? null,
+    upper_cm: depthOf(row, 'upper_cm'),
+    lower_cm: depthOf(row, 'lower_cm'),
     boundary: boundaryOf(cell(row, 'boundary')),
     ...(textured(row) ? {} : { texture: cell(row, 'texture') || null }),
     moist_colour: cell(row, 'moist_colour'),

@@ -48,8 +48,8 @@ const now = new Date().toISOString()
         <ChoiceField v-model="choice" label="Light or dark" :options="CHOICES" />
         <ChoiceField v-model="depthUnit" label="Depths in" :options="units" />
         <p class="text-pencil">
-          Days and times are written as this device writes them: {{ dayAndTime(now) }}. Sentences, tables and exports
-          give depths in cm.
+          Days and times are written as this device writes them: {{ dayAndTime(now) }}. Sentences and exports give
+          depths in cm.
         </p>
       </section>
       <form class="grid gap-4" novalidate @submit.prevent="save">

@@ -29,6 +29,7 @@ describe('depths', () => {
   test('in inches are shown and typed, and kept in cm', () => {
     unit.value = 'in'
     expect([show(2.54), range(25.4, 50.8), toCm('7,5'), toCm('about 8')]).toEqual(['1', '10 to 20 in', 19.1, 'about 8'])
+    expect([show(55), toCm('21.7')]).toEqual(['21.7', 55]) // not 55.1
     expect(ticks(130, 560, 46).map(show)).toEqual(['0', '5', '10', '15', '20', '25', '30', '35', '40', '45', '50'])
   })
 })
