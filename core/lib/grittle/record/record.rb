@@ -13,7 +13,7 @@ module Grittle
     #   moisture     "value": what the ball that did not hold was
     #   expected     "value": the class that was expected before any water, as NamedClass#to_h, or nil
     #   kept         "name" of a contradiction's rule, "value": the reason to keep it, or nil
-    #   ribbon       "id", "length_mm", "entered", "unit", "corrects" (the id it stands for) and the fields of PushedRibbon
+    #   ribbon       "id", "length_mm", "entered", "unit", "corrects" (the id it stands for), the fields of PushedRibbon
     #   ribbon_back  "id"
     #   class        "value": as NamedClass#to_h, "override", "reason"
     KINDS = %w[answer moisture expected kept ribbon ribbon_back class].freeze
