@@ -13,6 +13,8 @@ require_relative "grittle/data/keys"
 require_relative "grittle/data/names"
 require_relative "grittle/data/profile"
 require_relative "grittle/data/evidence"
+require_relative "grittle/data/consequences"
+require_relative "grittle/data/companions"
 
 # Quantities
 require_relative "grittle/quantities/units"
@@ -119,11 +121,30 @@ require_relative "grittle/profiles/perching"
 require_relative "grittle/profiles/comparison"
 require_relative "grittle/profiles/questions"
 
+# What follows: water, figures and categories with their uncertainty; companion tests
+require_relative "grittle/consequences/soil_water"
+require_relative "grittle/consequences/erodibility"
+require_relative "grittle/consequences/store"
+require_relative "grittle/consequences/cells"
+require_relative "grittle/consequences/catalogue"
+require_relative "grittle/consequences/spread"
+require_relative "grittle/consequences/claim"
+require_relative "grittle/consequences/one_class_off"
+require_relative "grittle/consequences/horizon_figures"
+require_relative "grittle/consequences/layers"
+require_relative "grittle/companions/settling"
+require_relative "grittle/companions/percolation"
+
 require_relative "grittle/assessment"
 require_relative "grittle/record/verdict"
 require_relative "grittle/record/record"
 require_relative "grittle/profiles/read_down"
 require_relative "grittle/side_by_side"
+require_relative "grittle/compute/given"
+require_relative "grittle/compute/soils"
+require_relative "grittle/compute/of_texture"
+require_relative "grittle/compute/of_layers"
+require_relative "grittle/compute/calculations"
 
 # The entry points that everything outside the core goes through.
 module Grittle

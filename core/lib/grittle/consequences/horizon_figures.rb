@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Consequences
+    # All that follows from one horizon's texture: given the class that was assigned, and before it. Frozen.
+    class HorizonFigures
+      # What stays the same though fragments take their part of the volume.
+      PER_VOLUME = %i[available_water].freeze
+
+      # @return [Numeric] percent by weight, and whether it was assumed
+      attr_reader :organic_matter
+
+      # @param estimate [Evidence::Estimate] in the classes of the USDA
+      # @param assigned [NamedClass, nil]
+      # @param organic_matter [Numeric] percent by weight
+      # @param fragments [Numeric] share of the volume
+      # @param density_factor [Numeric]
+      def initialize(estimate, assigned: nil, organic_matter: 2.5, fragments: 0.0, density_factor: 1.0)
+        @estimate = estimate
+        @assigned = assigned if assigned&.texture?
+        @organic_matter = organic_matter
+        @fragments = fragments.to_f
+        @density_factor = density_factor
+        @given = @assigned ? estimate.given(@assigned).shares : estimate.shares
+        @spreads = {}
+      end
+
+      # @param consequence [Consequence] with a figure
+      # @param before [Boolean] without the class that was assigned
+      # @return [Spread, KsatSpread]
+      def spread(consequence, before: false)
+        @spreads[[consequence.id, before]] ||= begin
+          figure = Cells.figure(consequence.figure, organic_matter: organic_matter, density_factor: @density_factor)
+          found = Spread.new(figure, before ? @estimate.shares : @given, factor: factor(consequence.figure))
+          found
+        end
+      end
+
+      # @return [KsatSpread, nil] nil where the fragments decide
+      def ksat
+        return if @fragments > SoilWater::VALID_FRAGMENTS
+
+        @ksat ||= KsatSpread.new(spread(Consequences["ksat"]))
+      end
+
+      # @param consequence [Consequence]
+      # @return [Hash{String=>Float}] probability by category: of the class, or, where the class alone decides, before
+      #   one was assigned
+      def categories(consequence)
+        return by_class(consequence) if consequence.by_class?
+        return ksat ? ksat.categories(consequence.limits) : {} if consequence.id == "ksat"
+
+        found = spread(consequence)
+        found.p50 ? found.categories(consequence.limits) : {}
+      end
+
+      # @param consequence [Consequence]
+      # @return [OneClassOff]
+      def one_class_off(consequence)
+        OneClassOff.new(consequence, OneClassOff.likely(@estimate), organic_matter: organic_matter,
+                                                                    density_factor: @density_factor)
+      end
+
+      private
+
+      def factor(figure)
+        return 1 - @fragments if PER_VOLUME.include?(figure)
+
+        figure == :ksat ? (1 - @fragments) / (1 + (@fragments / 2)) : 1.0
+      end
+
+      def by_class(consequence)
+        @estimate.classes.each_with_object(Hash.new(0.0)) do |(code, share), found|
+          found[consequence.table.fetch(code, "open")] += share
+        end
+      end
+    end
+  end
+end
