@@ -139,6 +139,9 @@ require_relative "grittle/assessment"
 require_relative "grittle/record/verdict"
 require_relative "grittle/record/record"
 require_relative "grittle/profiles/read_down"
+require_relative "grittle/consequences/phrases"
+require_relative "grittle/consequences/limits"
+require_relative "grittle/consequences/interpretation"
 require_relative "grittle/side_by_side"
 require_relative "grittle/compute/given"
 require_relative "grittle/compute/soils"
@@ -203,6 +206,13 @@ module Grittle
       model: model
     )
   end
+
+  # What a described profile means for water, roots and work.
+  # @param profile [Hash{String=>Object}] see {Consequences::Interpretation}
+  # @param estimates [#call, nil] see {Consequences::Interpretation#initialize}
+  # @return [Hash{String=>Object}]
+  # @raise [InvalidInput]
+  def self.interpret(profile, estimates: nil) = Consequences::Interpretation.new(profile, estimates: estimates).to_h
 
   # Everything that follows from a described profile.
   # @param profile [Hash{String=>Object}] see {Profiles::ReadDown}

@@ -31,8 +31,7 @@ module Grittle
       def spread(consequence, before: false)
         @spreads[[consequence.id, before]] ||= begin
           figure = Cells.figure(consequence.figure, organic_matter: organic_matter, density_factor: @density_factor)
-          found = Spread.new(figure, before ? @estimate.shares : @given, factor: factor(consequence.figure))
-          found
+          Spread.new(figure, before ? @estimate.shares : @given, factor: factor(consequence.figure))
         end
       end
 
@@ -54,11 +53,29 @@ module Grittle
         found.p50 ? found.categories(consequence.limits) : {}
       end
 
+      # @return [String] the USDA class that has most of the estimate, given the class that was assigned
+      def likeliest
+        codes, class_of = Evidence::Grid.classes("usda")
+        sums = Array.new(codes.size, 0.0)
+        @given.each_with_index { |share, cell| sums[class_of[cell]] += share }
+        codes[sums.index(sums.max)]
+      end
+
+      # @param thickness_dm [Float] 10 cm of the horizon
+      # @return [ProfileWater::Part]
+      def part(thickness_dm)
+        ProfileWater::Part.new(
+          shares: @given,
+          figure: Cells.figure(:available_water, organic_matter: organic_matter, density_factor: @density_factor),
+          factor: thickness_dm * factor(:available_water)
+        )
+      end
+
       # @param consequence [Consequence]
       # @return [OneClassOff]
       def one_class_off(consequence)
-        OneClassOff.new(consequence, OneClassOff.likely(@estimate), organic_matter: organic_matter,
-                                                                    density_factor: @density_factor)
+        @likely ||= OneClassOff.likely(@estimate)
+        OneClassOff.new(consequence, @likely, organic_matter: organic_matter, density_factor: @density_factor)
       end
 
       private

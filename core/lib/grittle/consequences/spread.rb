@@ -2,9 +2,26 @@
 
 module Grittle
   module Consequences
+    # What is shared out along a scale, by categories.
+    module Shared
+      # @param limits [Hash{String=>Numeric, nil}] categories with the value that each ends under, in rising order
+      # @return [Hash{String=>Float}] probability by category, adding up to 1
+      def categories(limits)
+        before = 0.0
+        limits.to_h do |name, under|
+          below = under ? share_under(under) : 1.0
+          part = below - before
+          before = below
+          [name, part]
+        end
+      end
+    end
+
     # A figure over the shares of the compositions: its mean, what a tenth, half and nine tenths lie under, how much
     # lies where it does not hold. Exact sums. Frozen.
     class Spread
+      include Shared
+
       POINTS = [0.1, 0.5, 0.9].freeze
       SAID = FIGURES["outside_said"]
       MOST = FIGURES["outside_most"]
@@ -35,18 +52,6 @@ module Grittle
 
       # @return [Boolean] whether what lies outside is worth a word
       def outside_said? = outside > SAID
-
-      # @param limits [Hash{String=>Numeric, nil}] categories with the value that each ends under, in rising order
-      # @return [Hash{String=>Float}] probability by category, adding up to 1
-      def categories(limits)
-        before = 0.0
-        limits.to_h do |name, under|
-          below = under ? share_under(under) : 1.0
-          part = below - before
-          before = below
-          [name, part]
-        end
-      end
 
       # @param limit [Numeric]
       # @return [Float] share of what holds that lies under it
@@ -95,6 +100,8 @@ module Grittle
 
     # How fast water goes through, with the equation's own error beside the texture's: normal in the logarithm. Frozen.
     class KsatSpread
+      include Shared
+
       SD = FIGURES["ksat_sd"]
       # log10 units, beside which nothing lies.
       FAR = 6
@@ -120,17 +127,8 @@ module Grittle
         @logs.sum { |log, share| share * Evidence::Tables.normal_below((log - limit) / SD, 1.0) }
       end
 
-      # @param limits [Hash{String=>Numeric, nil}] as for {Spread#categories}
-      # @return [Hash{String=>Float}]
-      def categories(limits)
-        before = 1.0
-        limits.to_h do |name, under|
-          above = under ? over(under) : 0.0
-          part = before - above
-          before = above
-          [name, part]
-        end
-      end
+      # @return [Float] probability that water goes no faster
+      def share_under(rate) = 1 - over(rate)
 
       private
 

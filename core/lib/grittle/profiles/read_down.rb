@@ -49,6 +49,9 @@ module Grittle
         whole.find { |reading| reading["reported"] } || whole.reverse.find { |reading| reading["named"] } || whole.last
       end
 
+      # @return [Array<Array>] every horizon as it was described, with the reading that speaks for it, if any
+      def speaking = @layers.map { |layer| [layer.described, layer.reading] }
+
       # @return [Array] a name and its horizons, for Comparison
       def for_comparison = [@name, described]
 

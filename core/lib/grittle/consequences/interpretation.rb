@@ -1,0 +1,350 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Consequences
+    # What a described profile means for water, roots and work: for each horizon and down the profile, with how surely.
+    # A hash in, a hash out.
+    #
+    #   as Profiles::ReadDown has it, where each reading has "observations" and "method", and further
+    #   "seen"     fields of Entry::Fields::PROFILE
+    #   "assumed"  "root_depth_cm", "amount_mm", "daily_mm", "share", "efficiency", "rate_mm_h"; per horizon
+    #              "organic_matter" and "density_factor"
+    class Interpretation
+      # From what matters least.
+      MATTERS = ["no", "open", "a little", "yes"].freeze
+      # The most that a band of intake takes, mm/h.
+      INTAKE_MOST = { "over 30" => nil, "20 to 30" => 30, "10 to 20" => 20, "5 to 10" => 10, "1 to 5" => 5 }.freeze
+      USUAL = { "amount_mm" => 25, "share" => 0.5, "efficiency" => 0.75, "daily_mm" => 5 }.freeze
+      PERCENT = /\A\s*(\d+(?:[.,]\d+)?)\s*%?\s*\z/
+      # cm that a class of the water of a profile is of.
+      CLASSED_TO = 150
+
+      # One horizon with what follows from it; figures is nil where it has no texture.
+      Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, keyword_init: true) do
+        # @return [Float] share of the volume
+        def fragments = (described.seen["fragments_percent"] || 0) / 100.0
+      end
+
+      # @param profile [Hash{String=>Object}]
+      # @param estimates [#call, nil] from observations and curve to an Evidence::Estimate, so that one that is at hand
+      #   is not worked out again
+      # @raise [InvalidInput]
+      def initialize(profile, estimates: nil)
+        @down = Profiles::ReadDown.new(profile)
+        @profile = profile
+        @seen = profile["seen"] || {}
+        @given = USUAL.merge((profile["assumed"] || {}).compact)
+        @estimates = estimates || Interpretation.method(:estimate)
+        @layers = @down.speaking.map { |described, reading| layer(described, reading) }
+      end
+
+      # @param observations [Hash{String=>Object}]
+      # @param curve [String]
+      # @return [Evidence::Estimate]
+      def self.estimate(observations, curve)
+        Evidence::Estimate.new(Observations.new(observations), curve: curve)
+      end
+
+      # @return [Hash{String=>Object}] "horizons", "matters", "limits", "water", "wetting", "irrigation", "groups",
+      #   "downward", and what ReadDown says of "perching", "sandwiches" and "wetness"
+      def to_h
+        {
+          "horizons" => @layers.map { |layer| horizon(layer) },
+          "matters" => matters,
+          "limits" => limits.map { |limit| limit.to_h.transform_keys(&:to_s) },
+          "water" => water,
+          "wetting" => wetting,
+          "irrigation" => irrigation,
+          "groups" => groups,
+          "downward_mm_h" => downward,
+          "assumed" => @given
+        }.merge(@down.to_h.slice("perching", "sandwiches", "wetness"))
+      end
+
+      private
+
+      def layer(described, reading)
+        depths = described.depths
+        told = described.seen["organic_matter"].to_s[PERCENT, 1]&.tr(",", ".")&.to_f
+        organic = given_of(described, "organic_matter") || told ||
+                  Consequences.assumed_organic_matter(depths.upper, depths.lower)
+        Layer.new(described: described, figures: figures(described, reading, organic), organic_matter: organic,
+                  assumed: told.nil? && given_of(described, "organic_matter").nil?, by: reading&.values_at("by", "day"))
+      end
+
+      # What the person assumes of one horizon, by its designation.
+      def given_of(described, name) = (@given["horizons"] || {}).dig(described.designation, name)
+
+      def figures(described, reading, organic)
+        return if described.organic?
+
+        estimate = estimated(reading || {})
+        return if estimate.empty? && described.named.nil?
+
+        HorizonFigures.new(estimate, assigned: described.named, organic_matter: organic,
+                                     fragments: (described.seen["fragments_percent"] || 0) / 100.0,
+                                     density_factor: given_of(described, "density_factor") || 1.0)
+      end
+
+      def estimated(reading)
+        method = (reading["method"] || {}).transform_keys(&:to_s)
+        @estimates.call(reading["observations"] || {}, method["curve"] || Curves::DEFAULT)
+      end
+
+      def horizon(layer)
+        described = layer.described
+        {
+          "designation" => described.designation, "upper_cm" => described.depths.upper,
+          "lower_cm" => described.depths.lower, "named" => described.named&.describe,
+          "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
+          "fragments_percent" => described.seen["fragments_percent"],
+          "figures" => layer.figures ? ALL.values.map { |one| figure(layer, one) } : [],
+          "phrases" => phrases(layer)
+        }
+      end
+
+      def figure(layer, consequence)
+        odds = layer.figures.categories(consequence)
+        claim = Claim.of(odds) unless odds.empty?
+        {
+          "id" => consequence.id, "label" => consequence.label, "unit" => consequence.unit,
+          "source" => consequence.source, "says" => consequence.says, **values(layer, consequence),
+          "categories" => odds.map { |name, share| { "name" => name, "share" => share.round(3) } },
+          "claim" => claim && Claim.say(claim), "strength" => claim && claim["strength"],
+          "one_class_off" => layer.figures.one_class_off(consequence).to_h
+        }
+      end
+
+      def values(layer, consequence)
+        return {} if consequence.by_class?
+
+        found = consequence.id == "ksat" ? layer.figures.ksat : layer.figures.spread(consequence)
+        plain = layer.figures.spread(consequence)
+        shown = !found.nil? && plain.shown? && !plain.p50.nil?
+        points = %w[p10 p50 p90].to_h { |point| [point, (found.public_send(point).round(4) if shown)] }
+        points.merge("outside" => plain.outside.round(3), "problem" => (problem(layer) unless shown))
+      end
+
+      def problem(layer)
+        return SoilWater::ORGANIC if layer.organic_matter > SoilWater::VALID_ORGANIC
+        return SoilWater::STONY if layer.fragments > SoilWater::VALID_FRAGMENTS
+
+        SoilWater::HEAVY
+      end
+
+      def phrases(layer)
+        named = layer.described.named
+        code = named && named.system == "usda" && Phrases::COLUMNS.key?(named.code) ? named.code : likeliest(layer)
+        code ? Phrases.of(code) : {}
+      end
+
+      def likeliest(layer) = layer.figures&.likeliest
+
+      # Whether one class off matters, over all horizons: the worst of each.
+      def matters
+        textured = @layers.select(&:figures)
+        ALL.values.map do |consequence|
+          verdicts = textured.map { |layer| [layer, layer.figures.one_class_off(consequence).verdict] }
+          worst = verdicts.max_by { |_, verdict| MATTERS.index(verdict) || 0 }
+          { "id" => consequence.id, "label" => consequence.label, "verdict" => worst ? worst.last : "open",
+            "horizons" => verdicts.select { |_, verdict| verdict == worst&.last }
+                                  .map { |layer, _| layer.described.designation } }
+        end
+      end
+
+      def limits
+        @limits ||= Limits.new(
+          @layers.map do |layer|
+            Limits::Seen.new(described: layer.described, ksat: layer.figures&.ksat&.p50, code: layer.figures&.likeliest)
+          end,
+          @seen,
+          Profiles::Wetness.new(@layers.map(&:described))
+        ).to_a
+      end
+
+      def seen_to = @layers.map { |layer| layer.described.depths.lower }.max || 0
+
+      # @return [Array] cm, why, and whether the limit is only where the digging ended
+      def root_limit
+        given = @given["root_depth_cm"]
+        return [given, "the depth you gave", false] if given
+
+        stop = limits.find { |limit| limit.roots == "stops" }
+        stop ? [stop.depth_cm, stop.reason, false] : [seen_to, "as deep as was seen", true]
+      end
+
+      def water
+        depth, why, least = root_limit
+        hinders = limits.find { |limit| limit.roots == "hinders" && limit.depth_cm < depth }
+        {
+          "to_cm" => depth, "why" => why, "at_least" => least, **sum(depth),
+          "category" => category, "without" => lacking(depth),
+          "hindered" => hinders && { "to_cm" => hinders.depth_cm, "why" => hinders.reason, **sum(hinders.depth_cm) },
+          "roots_to_cm" => roots_to
+        }
+      end
+
+      def sum(depth)
+        (@sums ||= {})[depth] ||= begin
+          found = ProfileWater.new(parts(depth), same_hand: same_hand?)
+          { "mean" => found.mean.round(1), "p10" => found.p10.round(1), "p90" => found.p90.round(1) }
+        end
+      end
+
+      # The class of a profile's water is that of 150 cm: open where less was seen.
+      def category
+        return if seen_to < CLASSED_TO
+
+        mm = sum(CLASSED_TO)["mean"]
+        FIGURES["profile_water"].find { |_, under| under.nil? || mm < under }.first
+      end
+
+      def parts(depth)
+        @layers.filter_map do |layer|
+          depths = layer.described.depths
+          thick = [depths.lower, depth].min - depths.upper
+          spread = layer.figures&.spread(Consequences["available_water"])
+          next unless spread&.mean && thick.positive?
+
+          layer.figures.part(thick / 10.0)
+        end
+      end
+
+      def lacking(depth)
+        @layers.reject { |layer| layer.figures&.spread(Consequences["available_water"])&.mean }
+               .select { |layer| layer.described.depths.upper < depth }
+               .map { |layer| layer.described.designation }
+      end
+
+      def roots_to
+        rooted = @layers.reject { |layer| layer.described.seen.fetch("roots", "none") == "none" }
+        rooted.map { |layer| layer.described.depths.lower }.max
+      end
+
+      # One hand on one day shares its bias over all horizons.
+      def same_hand?
+        by = @layers.select(&:figures).map(&:by)
+        by.size > 1 && by.all? { |one| one&.first } && by.uniq.size == 1
+      end
+
+      # At the tenth, the middle and nine tenths of what each layer holds.
+      def wetting
+        amount = @given["amount_mm"]
+        limit = root_limit.first * 10
+        points = %i[p90 p50 p10].map { |point| Wetting.new(amount, water_layers(point), root_limit_mm: limit) }
+        shallow, middle, deep = points
+        { "amount_mm" => amount, "front_cm" => (middle.front_mm / 10).round(1),
+          "range_cm" => [shallow.front_mm, deep.front_mm].map { |mm| (mm / 10).round(1) },
+          "surplus_mm" => middle.surplus_mm.round(1), "further" => middle.further,
+          "intake" => @layers.first&.figures && top_intake }
+      end
+
+      def top_intake
+        odds = @layers.first.figures.categories(Consequences["intake"])
+        Claim.say(Claim.of(odds))
+      end
+
+      def water_layers(point)
+        depth = 0.0
+        @layers.flat_map do |layer|
+          depths = layer.described.depths
+          gap = depths.upper - depth
+          depth = depths.lower
+          spread = layer.figures&.spread(Consequences["available_water"])
+          own = WaterLayer.new(mm: (depths.lower - depths.upper) * 10.0, left: left(layer),
+                               per_mm: (spread&.public_send(point) || 0.0) / 100)
+          gap.positive? ? [WaterLayer.new(mm: gap * 10.0, per_mm: 0.0, left: 0.0), own] : [own]
+        end
+      end
+
+      def left(layer) = FIGURES["left"].fetch(layer.described.seen["moisture"], 0.0)
+
+      def irrigation
+        depth, = root_limit
+        found = sum(depth)
+        plans = %w[p10 mean p90].to_h { |point| [point, plan(found[point])] }
+        middle = plans["mean"]
+        { "root_depth_cm" => depth, "plans" => plans, "share" => middle.share,
+          "warning" => too_fast, **@given.slice("daily_mm", "efficiency", "rate_mm_h") }
+          .merge("plans" => plans.transform_values do |one|
+            { "total_mm" => one.total_mm.round(1), "net_mm" => one.net_mm.round(1),
+              "interval_days" => one.interval_days, "gross_mm" => one.gross_mm.round(1), "hours" => one.hours&.round(1) }
+          end)
+      end
+
+      def plan(total)
+        Irrigation.new(total_mm: total, share: @given["share"], daily_mm: @given["daily_mm"],
+                       adjust: @given["adjust_share"] || false, efficiency: @given["efficiency"],
+                       rate_mm_h: @given["rate_mm_h"])
+      end
+
+      def too_fast
+        rate = @given["rate_mm_h"]
+        figures = @layers.first&.figures
+        return unless rate && figures
+
+        band = figures.categories(Consequences["intake"]).max_by(&:last).first
+        most = INTAKE_MOST[band]
+        "It takes about #{band} mm/h once wet: what is given faster runs off." if most && rate > most
+      end
+
+      def groups
+        rock = limits.find { |limit| limit.water == "stops" }&.depth_cm
+        wet = [@seen["water_table_cm"], Profiles::Wetness.new(@layers.map(&:described)).depth_cm].compact.min
+        depth, cuts = HydrologicGroup.rule(rock, wet)
+        { "tr55" => tr55, "by_ksat" => by_ksat(depth, cuts, rock, wet) }
+      end
+
+      # TR-55's of the surface horizon, of disturbed soil.
+      def tr55
+        figures = @layers.find(&:figures)&.figures or return
+        odds = figures.categories(Consequences["hydrologic_group_tr55"])
+        { "odds" => odds.transform_values { |share| share.round(3) }, "claim" => Claim.say(Claim.of(odds)) }
+      end
+
+      # The layer of least middle Ksat speaks, with its odds.
+      def by_ksat(depth, cuts, rock, wet)
+        unless depth
+          return { "group" => "D", "odds" => { "D" => 1.0 },
+"sentence" => "Rock or a pan lies above 50 cm." }
+        end
+
+        reach = @layers.select { |layer| layer.described.depths.upper < depth }
+        enough = seen_to >= [rock || HydrologicGroup::DEEP, HydrologicGroup::DEEP].min
+        unless enough && reach.all? { |layer| layer.figures&.ksat }
+          return { "group" => HydrologicGroup::OPEN, "odds" => {},
+                   "sentence" => "Open: not all was seen, or not all has a texture, to #{Units.number(depth)} cm." }
+        end
+
+        speaks = reach.min_by { |layer| layer.figures.ksat.p50 }
+        spoken(speaks, letters(speaks.figures.ksat, cuts), wet)
+      end
+
+      def letters(ksat, cuts)
+        above = 0.0
+        found = cuts.to_h do |letter, over|
+          part = ksat.over(over * HydrologicGroup::UM_S) - above
+          above += part
+          [letter, part]
+        end
+        found.merge("D" => 1 - above)
+      end
+
+      def spoken(layer, odds, wet)
+        letter, share = odds.max_by(&:last)
+        group = HydrologicGroup.dual(letter, wet)
+        claim = Claim.say(Claim.of(odds))
+        more = share < FIGURES["claims"]["more likely than not"] ? " Texture cannot say: measure." : ""
+        { "group" => group, "odds" => odds.transform_values { |part| part.round(3) },
+          "sentence" => "By #{layer.described.designation}, which lets least through: #{claim}.#{more}" }
+      end
+
+      def downward
+        layers = @layers.map { |layer| [layer.described.depths, layer.figures&.ksat&.p50] }
+        return if layers.empty? || layers.any? { |_, ksat| ksat.nil? }
+
+        Consequences.in_series(layers.map { |depths, ksat| [(depths.lower - depths.upper) * 10, ksat] }).round(2)
+      end
+    end
+  end
+end

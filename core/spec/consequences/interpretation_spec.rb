@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require_relative "../spec_helper"
+
+RSpec.describe Grittle::Consequences::Interpretation do
+  def reading(lengths, rub, code, by: "Ines")
+    { "id" => 1, "by" => by, "day" => "2026-06-01", "method" => { "key" => "ribbon_and_rub" },
+      "named" => { "system" => "usda", "key" => "ribbon_and_rub", "code" => code },
+      "observations" => { "ball_holds" => true, "ribbons" => lengths.map { |mm| { "length_mm" => mm } },
+                          "wet_rub" => rub } }
+  end
+
+  def horizon(name, upper, lower, *felt, **seen)
+    { "designation" => name, "upper_cm" => upper, "lower_cm" => lower, "seen" => seen.transform_keys(&:to_s),
+      "readings" => felt.empty? ? [] : [reading(*felt)] }
+  end
+
+  def profile(*horizons, seen: {}, **assumed)
+    { "name" => "Pit", "naming_system" => "usda", "horizons" => horizons, "seen" => seen,
+      "assumed" => assumed.transform_keys(&:to_s) }
+  end
+
+  let(:loam_over_clay) do
+    [horizon("Ap", 0, 20, [30, 33], "neither", "L", roots: "many"),
+     horizon("Bt", 20, 60, [70, 74], "neither", "C", structure_grade: "massive", moist_consistence: "firm"),
+     horizon("2C", 60, 160, [12, 14], "very_gritty", "SL", ph: 4.5)]
+  end
+
+  it "holds what follows for every horizon, said as surely as it is" do
+    found = Grittle.interpret(profile(*loam_over_clay))
+    top = found["horizons"].first
+    expect(top["organic_matter"]).to eq("percent" => 2.5, "assumed" => true)
+    water = top["figures"].find { |one| one["id"] == "available_water" }
+    expect(water).to include("p50" => be_between(13, 15), "claim" => "probably medium", "source" => /Saxton/)
+    expect(water["categories"].sum { |one| one["share"] }).to be_within(0.002).of(1)
+    expect(top["phrases"]).to include("water" => "holds much water", "suits" => "suits nearly all")
+    expect(found["matters"].map { |one| one["verdict"] }).to all(satisfy { |one|
+      Grittle::Consequences::OneClassOff::VERDICTS.include?(one)
+    })
+  end
+
+  it "names limits with depth and reason, the shallowest first" do
+    stopped = { "stopped_by" => "rock", "excavated_depth_cm" => 160, "water_table_cm" => 140 }
+    found = Grittle.interpret(profile(*loam_over_clay, seen: stopped))
+    expect(found["limits"].map { |one| one.values_at("depth_cm", "roots", "water") }).to eq [
+      [20, "hinders", "slow"], [20, nil, "slow"], [60, "hinders", nil],
+      [60, "open", "changes within metres: one more hole"], [140, "stops", "separation by local code"],
+      [160, "stops", "stops"]
+    ]
+    expect(found["water"]).to include("to_cm" => 140, "why" => "Water was met.", "at_least" => false,
+                                      "roots_to_cm" => 20)
+    expect(found["water"]["hindered"]).to include("to_cm" => 20, "why" => "Massive and firm.")
+  end
+
+  it "leaves open what was not seen, and names a layer without texture" do
+    found = Grittle.interpret(profile(horizon("A", 0, 20, [30, 31], "neither", "L"), horizon("B", 20, 60)))
+    expect(found["water"]).to include("to_cm" => 60, "at_least" => true, "without" => ["B"], "category" => nil)
+    expect(found["groups"]["by_ksat"]["group"]).to eq "open"
+    expect(found["downward_mm_h"]).to be_nil
+    expect(found["horizons"].last["figures"]).to eq []
+  end
+
+  it "follows what is assumed: depth of roots, rain, organic matter, packing" do
+    usual = Grittle.interpret(profile(*loam_over_clay, root_depth_cm: 60))
+    expect(usual["irrigation"]["plans"]["mean"]).to include("total_mm" => usual["water"]["mean"])
+    more = { "Ap" => { "organic_matter" => 5, "density_factor" => 1.2 } }
+    assumed = { root_depth_cm: 60, amount_mm: 50, horizons: more, rate_mm_h: 40 }
+    changed = Grittle.interpret(profile(*loam_over_clay, **assumed))
+    expect(changed["horizons"].first["organic_matter"]).to eq("percent" => 5, "assumed" => false)
+    expect(changed["wetting"]["front_cm"]).to be > usual["wetting"]["front_cm"]
+    expect(changed["irrigation"]["warning"]).to include("mm/h once wet")
+    ksat = ->(found) { found["horizons"].first["figures"].find { |figure| figure["id"] == "ksat" }["p50"] }
+    expect(ksat[changed]).to be < ksat[usual]
+  end
+
+  it "takes the estimates that are at hand" do
+    asked = []
+    estimates = lambda do |observations, curve|
+      asked << curve
+      Grittle::Evidence::Estimate.new(Grittle::Observations.new(observations), curve: curve)
+    end
+    whole = profile(*loam_over_clay)
+    expect(Grittle.interpret(whole, estimates: estimates)).to eq Grittle.interpret(whole)
+    expect(asked).to eq %w[consensus consensus consensus]
+  end
+end
