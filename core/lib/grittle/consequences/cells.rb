@@ -50,6 +50,7 @@ module Grittle
       # Each from the water of every cell and the organic matter.
       FIGURES_OF = {
         available_water: ->(water, _) { water.map { |one| one.available_mm unless one.problem } },
+        out_of_reach: ->(water, _) { water.map { |one| 100 * one.wilting_point } },
         ksat: ->(water, _) { water.map { |one| one.ksat_mm_h unless one.problem } },
         leaching: ->(water, _) { water.map { |one| one.leaching_mm unless one.problem } },
         spring: ->(water, _) { water.map { |one| one.heat unless one.problem } },

@@ -61,6 +61,12 @@ module Grittle
         codes[sums.index(sums.max)]
       end
 
+      # @return [Float] mm in 10 cm that roots cannot take
+      def out_of_reach_mm
+        figure = Cells.figure(:out_of_reach, organic_matter: organic_matter, density_factor: @density_factor)
+        Spread.new(figure, @given, factor: 1 - @fragments).p50
+      end
+
       # @param thickness_dm [Float] 10 cm of the horizon
       # @return [ProfileWater::Part]
       def part(thickness_dm)

@@ -98,9 +98,20 @@ module Grittle
           "lower_cm" => described.depths.lower, "named" => described.named&.describe,
           "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
           "fragments_percent" => described.seen["fragments_percent"],
+          "held" => held(layer),
           "figures" => layer.figures ? ALL.values.map { |one| figure(layer, one) } : [],
           "phrases" => phrases(layer)
         }
+      end
+
+      # mm of water in the whole horizon: what plants can take, with its range, and what is out of their reach.
+      def held(layer)
+        spread = layer.figures&.spread(Consequences["available_water"])
+        return unless spread&.shown? && spread.p50
+
+        thick = (layer.described.depths.lower - layer.described.depths.upper) / 10.0
+        %w[p10 p50 p90].to_h { |point| [point, (spread.public_send(point) * thick).round(1)] }
+                       .merge("out_of_reach" => (layer.figures.out_of_reach_mm * thick).round(1))
       end
 
       def figure(layer, consequence)
@@ -261,15 +272,16 @@ module Grittle
 
       def irrigation
         depth, = root_limit
-        found = sum(depth)
-        plans = %w[p10 mean p90].to_h { |point| [point, plan(found[point])] }
-        middle = plans["mean"]
-        { "root_depth_cm" => depth, "plans" => plans, "share" => middle.share,
+        plans = sum(depth).transform_values { |total| plan(total) }
+        { "root_depth_cm" => depth, "share" => plans["mean"].share, "plans" => plans.transform_values do |one|
+          shown(one)
+        end,
           "warning" => too_fast, **@given.slice("daily_mm", "efficiency", "rate_mm_h") }
-          .merge("plans" => plans.transform_values do |one|
-            { "total_mm" => one.total_mm.round(1), "net_mm" => one.net_mm.round(1),
-              "interval_days" => one.interval_days, "gross_mm" => one.gross_mm.round(1), "hours" => one.hours&.round(1) }
-          end)
+      end
+
+      def shown(plan)
+        { "total_mm" => plan.total_mm.round(1), "net_mm" => plan.net_mm.round(1),
+          "interval_days" => plan.interval_days, "gross_mm" => plan.gross_mm.round(1), "hours" => plan.hours&.round(1) }
       end
 
       def plan(total)
@@ -304,10 +316,8 @@ module Grittle
 
       # The layer of least middle Ksat speaks, with its odds.
       def by_ksat(depth, cuts, rock, wet)
-        unless depth
-          return { "group" => "D", "odds" => { "D" => 1.0 },
-"sentence" => "Rock or a pan lies above 50 cm." }
-        end
+        shallow = "Rock or a pan lies above 50 cm."
+        return { "group" => "D", "odds" => { "D" => 1.0 }, "sentence" => shallow } unless depth
 
         reach = @layers.select { |layer| layer.described.depths.upper < depth }
         enough = seen_to >= [rock || HydrologicGroup::DEEP, HydrologicGroup::DEEP].min
