@@ -33,6 +33,7 @@ require_relative "routes/catalogue"
 require_relative "routes/descriptions"
 require_relative "routes/exchange"
 require_relative "routes/fieldbook"
+require_relative "routes/interpretation"
 require_relative "routes/readings"
 
 # The routes under /api, and where the core's refusals become statuses.
@@ -73,10 +74,13 @@ class Api < Sinatra::Base
   register Routes::Descriptions
   register Routes::Exchange
   register Routes::Fieldbook
+  register Routes::Interpretation
   register Routes::Readings
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
-  QUERY = %w[of id of_id format from to text class page name near readings sort].freeze
+  QUERY = [
+    "of", "id", "of_id", "format", "from", "to", "text", "class", "page", "name", "near", "readings", "sort", *Routes::Interpretation::ASSUMED.keys
+  ].freeze
 
   error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : trouble(error) }
   error(ActiveRecord::RecordNotFound) do |error|

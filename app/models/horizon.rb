@@ -50,8 +50,10 @@ class Horizon < ApplicationRecord
     found&.fetch("reading")
   end
 
+  # @param felt [Boolean] with what was felt in the reading that speaks, beside what is kept of it
+  # @param taken_for [String, nil] a USDA class in place of the one that was given
   # @return [Hash{String=>Object}] the horizon as the core takes it
-  def describe
+  def describe(felt: false, taken_for: nil)
     {
       "designation" => designation,
       "upper_cm" => upper_cm.to_f,
@@ -60,7 +62,7 @@ class Horizon < ApplicationRecord
       "seen" => seen,
       "moist_colour" => moist_colour,
       "reported_class" => reported_class&.named,
-      "readings" => readings.map { |reading| whole(reading) }
+      "readings" => readings.map { |reading| whole(reading, felt: felt, taken_for: taken_for) }
     }
   end
 
@@ -134,9 +136,15 @@ class Horizon < ApplicationRecord
     }
   end
 
-  def whole(reading)
-    told(reading).merge("by" => reading.textured_by&.name, "day" => reading.started_at.to_date.iso8601,
-                        "verdict" => (reading.kept_verdict if reading.id == speaks_id))
+  def whole(reading, felt:, taken_for:)
+    speaks = reading.id == speaks_id
+    told(reading).merge(
+      "by" => reading.textured_by&.name,
+      "day" => reading.started_at.to_date.iso8601,
+      "verdict" => (reading.kept_verdict if speaks),
+      **(felt && speaks ? { "observations" => reading.observations, "method" => reading.field_method.to_h } : {}),
+      **(taken_for && speaks ? { "named" => { "system" => "usda", "code" => taken_for } } : {})
+    )
   end
 
   # What was typed of colour and boundary, as it is kept; a blank takes it back.

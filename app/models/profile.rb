@@ -96,9 +96,20 @@ class Profile < ApplicationRecord
   # @return [Hash{String=>Object}] as Grittle.read_down has it
   def read_down = Grittle.read_down(describe)
 
+  # What it means for water, roots and work.
+  # @param assumed [Hash{String=>Numeric}] see Grittle::Consequences::Interpretation
+  # @param what_if [Hash{Integer=>String}] by horizon, a USDA class that it is taken for
+  # @return [Hash{String=>Object}] as Grittle.interpret has it
+  # @raise [Grittle::UnknownName]
+  def interpret(assumed: {}, what_if: {})
+    layers = horizons.map { |horizon| horizon.describe(felt: true, taken_for: what_if[horizon.id]) }
+    Grittle.interpret(describe(layers).merge("seen" => seen, "assumed" => assumed),
+                      estimates: Reading.method(:estimate))
+  end
+
   # @return [Hash{String=>Object}] the profile as the core takes it, horizon by horizon with its readings
-  def describe
-    { "name" => name, "naming_system" => field_method.naming_system, "horizons" => horizons.map(&:describe) }
+  def describe(layers = horizons.map(&:describe))
+    { "name" => name, "naming_system" => field_method.naming_system, "horizons" => layers }
   end
 
   # @return [Horizon, nil] the first without a class from +below+ on, else the first at all

@@ -19,6 +19,8 @@ class Reading < ApplicationRecord
   delegate :horizon, to: :sample
 
   STEPS = Grittle::Tests::Steps::ALL
+  # Estimates of what speaks for horizons, about 0.3 MB each.
+  ESTIMATES = Recent.new(most: 60)
   # The first taps of every reading are the same.
   ASSESSED = Recent.new(most: 100)
 
@@ -78,6 +80,13 @@ class Reading < ApplicationRecord
   # @return [Hash] as Grittle::Assessment#to_h
   def assessed(evidence: "full")
     ASSESSED.fetch([observations, field_method.to_h, evidence]) { assessment.to_h(evidence: evidence) }
+  end
+
+  # @param observations [Hash{String=>Object}]
+  # @param curve [String]
+  # @return [Grittle::Evidence::Estimate] in the classes of the USDA, kept as long as it is asked for
+  def self.estimate(observations, curve)
+    ESTIMATES.fetch([observations, curve]) { Grittle::Consequences::Interpretation.estimate(observations, curve) }
   end
 
   # What the hand expects before any water.

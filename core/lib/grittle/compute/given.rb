@@ -26,13 +26,13 @@ module Grittle
       # @return [Numeric]
       def number(name, default = (needed = true), range: nil)
         value = @all[name]
-        return needed ? refuse("#{said(name)} is needed.") : default if value.nil?
+        return needed ? refuse("#{said(name)} is needed.", name) : default if value.nil?
 
         range ||= RANGES.find { |ending, _| name.end_with?(ending) }&.last || ANY
         return value if value.is_a?(Numeric) && value.to_f.finite? && range.cover?(value)
 
         refuse("#{said(name)} is a number from #{range.begin} to #{Units.number(range.end)}, not " \
-               "“#{Spoken.of(value)}”.")
+               "“#{Spoken.of(value)}”.", name)
       end
 
       # @return [Array<Numeric>]
@@ -62,7 +62,7 @@ module Grittle
       # @return [String]
       def word(name, allowed, default = (needed = true))
         value = @all[name]
-        return needed ? refuse("#{said(name)} is needed.") : default if value.nil?
+        return needed ? refuse("#{said(name)} is needed.", name) : default if value.nil?
 
         allowed.include?(value) ? value : refuse("#{said(name)} is one of #{allowed.join(', ')}, not " \
                                                  "“#{Spoken.of(value)}”.")
@@ -87,8 +87,11 @@ module Grittle
         @all[name].is_a?(Hash) ? @all[name] : refuse("#{said(name)} is an object.")
       end
 
+      # @param name [String, nil] what is wrong
       # @raise [InvalidInput]
-      def refuse(sentence) = raise(InvalidInput, [Problem.new(pointer: "", sentence: sentence)])
+      def refuse(sentence, name = nil)
+        raise InvalidInput, [Problem.new(pointer: name ? "/#{name}" : "", sentence: sentence)]
+      end
 
       private
 

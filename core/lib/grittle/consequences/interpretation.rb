@@ -99,9 +99,20 @@ module Grittle
           "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
           "fragments_percent" => described.seen["fragments_percent"],
           "held" => held(layer),
+          "neighbours" => neighbours(layer),
           "figures" => layer.figures ? ALL.values.map { |one| figure(layer, one) } : [],
           "phrases" => phrases(layer)
         }
+      end
+
+      # The classes one step away, in the USDA's names, the coarsest first: for what would follow from them.
+      def neighbours(layer)
+        code = layer.figures&.likeliest or return []
+        own = NamedClass.new(system: "usda", code: code)
+        found = own.neighbours.sort_by { |one| one.middle.clay }
+        found.map do |one|
+          { "code" => one.code, "name" => one.name, "finer" => one.middle.clay > own.middle.clay }
+        end
       end
 
       # mm of water in the whole horizon: what plants can take, with its range, and what is out of their reach.
@@ -301,52 +312,11 @@ module Grittle
       end
 
       def groups
-        rock = limits.find { |limit| limit.water == "stops" }&.depth_cm
-        wet = [@seen["water_table_cm"], Profiles::Wetness.new(@layers.map(&:described)).depth_cm].compact.min
-        depth, cuts = HydrologicGroup.rule(rock, wet)
-        { "tr55" => tr55, "by_ksat" => by_ksat(depth, cuts, rock, wet) }
-      end
-
-      # TR-55's of the surface horizon, of disturbed soil.
-      def tr55
-        figures = @layers.find(&:figures)&.figures or return
-        odds = figures.categories(Consequences["hydrologic_group_tr55"])
-        { "odds" => odds.transform_values { |share| share.round(3) }, "claim" => Claim.say(Claim.of(odds)) }
-      end
-
-      # The layer of least middle Ksat speaks, with its odds.
-      def by_ksat(depth, cuts, rock, wet)
-        shallow = "Rock or a pan lies above 50 cm."
-        return { "group" => "D", "odds" => { "D" => 1.0 }, "sentence" => shallow } unless depth
-
-        reach = @layers.select { |layer| layer.described.depths.upper < depth }
-        enough = seen_to >= [rock || HydrologicGroup::DEEP, HydrologicGroup::DEEP].min
-        unless enough && reach.all? { |layer| layer.figures&.ksat }
-          return { "group" => HydrologicGroup::OPEN, "odds" => {},
-                   "sentence" => "Open: not all was seen, or not all has a texture, to #{Units.number(depth)} cm." }
-        end
-
-        speaks = reach.min_by { |layer| layer.figures.ksat.p50 }
-        spoken(speaks, letters(speaks.figures.ksat, cuts), wet)
-      end
-
-      def letters(ksat, cuts)
-        above = 0.0
-        found = cuts.to_h do |letter, over|
-          part = ksat.over(over * HydrologicGroup::UM_S) - above
-          above += part
-          [letter, part]
-        end
-        found.merge("D" => 1 - above)
-      end
-
-      def spoken(layer, odds, wet)
-        letter, share = odds.max_by(&:last)
-        group = HydrologicGroup.dual(letter, wet)
-        claim = Claim.say(Claim.of(odds))
-        more = share < FIGURES["claims"]["more likely than not"] ? " Texture cannot say: measure." : ""
-        { "group" => group, "odds" => odds.transform_values { |part| part.round(3) },
-          "sentence" => "By #{layer.described.designation}, which lets least through: #{claim}.#{more}" }
+        ProfileGroup.new(
+          @layers,
+          rock_cm: limits.find { |limit| limit.water == "stops" }&.depth_cm,
+          water_cm: [@seen["water_table_cm"], Profiles::Wetness.new(@layers.map(&:described)).depth_cm].compact.min
+        ).to_h
       end
 
       def downward
