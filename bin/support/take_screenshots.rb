@@ -32,7 +32,6 @@ horizon = lambda do |profile, name|
 end
 section = "/profiles/#{profiles.fetch('Sallow 1')['id']}"
 ribbon = "/readings/#{horizon['Tare 2', 'Bt1']}"
-more = "/readings/#{horizon['Tare 2', 'AB']}"
 verdict = "/readings/#{horizon['Sallow 1', 'Cg1']}"
 palmful = api("readings")["readings"].first["id"]
 beside = "/side-by-side?readings=#{[palmful, horizon['Tare 1', 'Bt'], horizon['Sallow 1', 'Cg1']].join(',')}"
@@ -65,7 +64,7 @@ SHOTS = {
   "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
   "card-phone" => [card, Browser::PHONE, "paper"],
   "bench-photo" => [ribbon, Browser::DESK, "paper", PRESS["On a photo"]],
-  "bench-more" => [more, Browser::DESK, "paper", PRESS["More"]],
+  "interpretation" => ["/profiles/#{tare['id']}/interpretation", Browser::DESK, "paper"],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-ribbon-phone" => [ribbon, Browser::PHONE, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],

@@ -47,7 +47,10 @@ module PageHelpers
   end
 
   # Waits until everything given has reached the server.
-  def expect_saved = expect(page).to(have_css("[role='status']", text: /\ASaved\z/))
+  # All is kept, and the estimate is that of what was kept last.
+  def expect_saved
+    expect(page).to have_css("[role='status']", text: /\ASaved\z/).and have_no_css("[data-estimating]")
+  end
 
   def push_ribbon(length)
     type(*length.to_s.chars, :enter)

@@ -11,7 +11,7 @@ RSpec.describe "Every place" do
     { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
       "the schools" => "/readings/#{more}/schools",
-      "the table" => "/profiles/#{tare}/table",
+      "the table" => "/profiles/#{tare}/table", "the interpretation" => "/profiles/#{tare}/interpretation",
       "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
       "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",

@@ -30,6 +30,13 @@ export const router = createRouter({
       meta: { title: 'Table of horizons' },
     },
     {
+      path: '/profiles/:id(\\d+)/interpretation',
+      name: 'interpretation',
+      component: () => import('./interpretation/InterpretationPage.vue'),
+      props: ({ params }) => ({ id: Number(params.id) }),
+      meta: { title: 'Interpretation' },
+    },
+    {
       path: '/profiles/:id(\\d+)/horizons/:horizon(\\d+)',
       name: 'card',
       component: () => import('./section/CardPage.vue'),

@@ -2,7 +2,8 @@ import type { components } from './schema'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
 export type Schemas = components['schemas']
-export type Reading = Schemas['Reading']
+/** A reading; while its estimate is on its way, that of the answers before stands in it. */
+export type Reading = Schemas['Reading'] & { estimateFollows?: boolean }
 export type Ribbon = Schemas['Ribbon']
 export type Profile = Schemas['Profile']
 export type ProfileSummary = Schemas['ProfileSummary']

@@ -69,7 +69,7 @@ export function useReading(id: number) {
     saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
     waiting: computed(() => outbox.value?.queue.value.length ?? 0),
     /** The estimate that stands is of the answers before; the one of these follows. */
-    estimating: computed(() => query.isFetching.value || (outbox.value?.queue.value.length ?? 0) > 0),
+    estimating: computed(() => !!reading.value?.estimateFollows || (outbox.value?.queue.value.length ?? 0) > 0),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {

@@ -42,6 +42,7 @@ function withEstimate(saved: Reading, before: Reading | undefined): Reading | un
   const { assigned } = saved
   return {
     ...saved,
+    estimateFollows: true,
     assessment: { ...saved.assessment, evidence: before.assessment.evidence },
     assigned: assigned && { ...assigned, estimate: before.assigned?.estimate },
   }

@@ -129,6 +129,9 @@ function splitFrom(horizon: Horizon): void {
         </button>
         <button type="button" class="button px-3" @click="editing = 'new'">Add horizon</button>
         <button type="button" class="button px-3" @click="details = true">Profile details</button>
+        <RouterLink v-if="profile.horizons.length" :to="`/profiles/${id}/interpretation`" class="button px-3"
+          >Interpretation</RouterLink
+        >
         <MoreMenu label="More" :entries="menu" />
       </div>
     </header>

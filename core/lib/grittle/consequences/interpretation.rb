@@ -10,17 +10,30 @@ module Grittle
     #   "assumed"  "root_depth_cm", "amount_mm", "daily_mm", "share", "efficiency", "rate_mm_h"; per horizon
     #              "organic_matter" and "density_factor"
     class Interpretation
+      # Percent clay, within which of two classes neither is called the finer. [our own]
+      ALIKE_CLAY = 3
       # From what matters least.
       MATTERS = ["no", "open", "a little", "yes"].freeze
       # The most that a band of intake takes, mm/h.
       INTAKE_MOST = { "over 30" => nil, "20 to 30" => 30, "10 to 20" => 20, "5 to 10" => 10, "1 to 5" => 5 }.freeze
       USUAL = { "amount_mm" => 25, "share" => 0.5, "efficiency" => 0.75, "daily_mm" => 5 }.freeze
       PERCENT = /\A\s*(\d+(?:[.,]\d+)?)\s*%?\s*\z/
+      # cm under which a horizon is no topsoil.
+      TOPSOIL_CM = FIGURES["organic_by_depth"].first.first
       # cm that a class of the water of a profile is of.
       CLASSED_TO = 150
 
       # One horizon with what follows from it; figures is nil where it has no texture.
       Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, keyword_init: true) do
+        # What is said of it: of organic carbon only where it is known, and in topsoil.
+        # @return [Array<Consequence>]
+        def consequences
+          return [] unless figures
+          return ALL.values unless assumed || described.depths.upper >= TOPSOIL_CM
+
+          ALL.values - [Consequences["carbon"]]
+        end
+
         # @return [Float] share of the volume
         def fragments = (described.seen["fragments_percent"] || 0) / 100.0
       end
@@ -100,7 +113,7 @@ module Grittle
           "fragments_percent" => described.seen["fragments_percent"],
           "held" => held(layer),
           "neighbours" => neighbours(layer),
-          "figures" => layer.figures ? ALL.values.map { |one| figure(layer, one) } : [],
+          "figures" => layer.consequences.map { |one| figure(layer, one) },
           "phrases" => phrases(layer)
         }
       end
@@ -111,15 +124,16 @@ module Grittle
         own = NamedClass.new(system: "usda", code: code)
         found = own.neighbours.sort_by { |one| one.middle.clay }
         found.map do |one|
-          { "code" => one.code, "name" => one.name, "finer" => one.middle.clay > own.middle.clay }
+          more = one.middle.clay - own.middle.clay
+          { "code" => one.code, "name" => one.name, "finer" => (more.positive? if more.abs > ALIKE_CLAY) }
         end
       end
 
       # mm of water in the whole horizon: what plants can take, with its range, and what is out of their reach.
       def held(layer)
-        spread = layer.figures&.spread(Consequences["available_water"])
-        return unless spread&.shown? && spread.p50
+        return unless figured?(layer)
 
+        spread = layer.figures.spread(Consequences["available_water"])
         thick = (layer.described.depths.lower - layer.described.depths.upper) / 10.0
         %w[p10 p50 p90].to_h { |point| [point, (spread.public_send(point) * thick).round(1)] }
                        .merge("out_of_reach" => (layer.figures.out_of_reach_mm * thick).round(1))
@@ -131,10 +145,16 @@ module Grittle
         {
           "id" => consequence.id, "label" => consequence.label, "unit" => consequence.unit,
           "source" => consequence.source, "says" => consequence.says, **values(layer, consequence),
-          "categories" => odds.map { |name, share| { "name" => name, "share" => share.round(3) } },
+          "categories" => categories(odds),
           "claim" => claim && Claim.say(claim), "strength" => claim && claim["strength"],
           "one_class_off" => layer.figures.one_class_off(consequence).to_h
         }
+      end
+
+      def categories(odds)
+        odds.zip(Percents.of(odds.values)).map do |(name, share), percent|
+          { "name" => name, "share" => share.round(3), "percent" => percent }
+        end
       end
 
       def values(layer, consequence)
@@ -164,12 +184,14 @@ module Grittle
 
       # Whether one class off matters, over all horizons: the worst of each.
       def matters
-        textured = @layers.select(&:figures)
-        ALL.values.map do |consequence|
-          verdicts = textured.map { |layer| [layer, layer.figures.one_class_off(consequence).verdict] }
+        ALL.values.filter_map do |consequence|
+          said_of = @layers.select { |layer| layer.consequences.include?(consequence) }
+          next if said_of.empty?
+
+          verdicts = said_of.map { |layer| [layer, layer.figures.one_class_off(consequence).verdict] }
           worst = verdicts.max_by { |_, verdict| MATTERS.index(verdict) || 0 }
-          { "id" => consequence.id, "label" => consequence.label, "verdict" => worst ? worst.last : "open",
-            "horizons" => verdicts.select { |_, verdict| verdict == worst&.last }
+          { "id" => consequence.id, "label" => consequence.label, "verdict" => worst.last,
+            "horizons" => verdicts.select { |_, verdict| verdict == worst.last }
                                   .map { |layer, _| layer.described.designation } }
         end
       end
@@ -225,17 +247,19 @@ module Grittle
         @layers.filter_map do |layer|
           depths = layer.described.depths
           thick = [depths.lower, depth].min - depths.upper
-          spread = layer.figures&.spread(Consequences["available_water"])
-          next unless spread&.mean && thick.positive?
-
-          layer.figures.part(thick / 10.0)
+          layer.figures.part(thick / 10.0) if figured?(layer) && thick.positive?
         end
       end
 
       def lacking(depth)
-        @layers.reject { |layer| layer.figures&.spread(Consequences["available_water"])&.mean }
-               .select { |layer| layer.described.depths.upper < depth }
-               .map { |layer| layer.described.designation }
+        found = @layers.reject { |layer| figured?(layer) || layer.described.depths.upper >= depth }
+        found.map { |layer| layer.described.designation }
+      end
+
+      # Whether its water has a figure that is shown.
+      def figured?(layer)
+        spread = layer.figures&.spread(Consequences["available_water"])
+        !spread.nil? && spread.shown? && !spread.p50.nil?
       end
 
       def roots_to

@@ -1,0 +1,66 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, reactive, shallowRef, watch, type Ref } from 'vue'
+import { request, type Schemas } from '@/api'
+
+export type Interpretation = Schemas['Interpretation']
+export type Layer = Schemas['InterpretedHorizon']
+export type Figure = Layer['figures'][number]
+
+/** What a person may assume; blank is the usual. */
+export type Assumed = {
+  amount_mm: string
+  root_depth_cm: string
+  daily_mm: string
+  share: string
+  efficiency: string
+  rate_mm_h: string
+}
+/** One horizon, taken for another class. */
+export type WhatIf = { horizon_id: number; taken_for: string } | null
+
+/** What follows from a profile, by what is assumed; and with one horizon taken for another class. */
+export function useInterpretation(id: Ref<number>) {
+  const assumed = reactive<Assumed>({
+    amount_mm: '25',
+    root_depth_cm: '',
+    daily_mm: '5',
+    share: '0.5',
+    efficiency: '0.75',
+    rate_mm_h: '',
+  })
+  const asked = refDebounced(
+    computed(() => new URLSearchParams(Object.entries(assumed).filter(([, value]) => value.trim() !== '')).toString()),
+    120,
+  )
+  const found = useQuery(
+    computed(() => ({
+      queryKey: ['profile', 'interpretation', id.value, asked.value],
+      queryFn: () => read(id.value, asked.value),
+      placeholderData: keepPreviousData,
+    })),
+  )
+  // What cannot be assumed is refused, and what followed before stays in sight.
+  const last = shallowRef<Interpretation>()
+  watch(found.data, (data) => data && (last.value = data), { immediate: true })
+  watch(id, () => (last.value = undefined))
+  return { assumed, asked, follows: computed(() => found.data.value ?? last.value), trouble: found.error }
+}
+
+/** The same with one horizon taken for another class; nothing while none is. */
+export const useWhatIf = (id: Ref<number>, asked: Ref<string>, whatIf: Ref<WhatIf>) =>
+  useQuery(
+    computed(() => ({
+      queryKey: ['profile', 'interpretation', id.value, asked.value, whatIf.value],
+      queryFn: () =>
+        read(id.value, `${asked.value}&horizon_id=${whatIf.value!.horizon_id}&taken_for=${whatIf.value!.taken_for}`),
+      enabled: whatIf.value !== null,
+    })),
+  )
+
+const read = (id: number, asked: string) =>
+  request<Interpretation>('GET', `/api/profiles/${id}/interpretation?${asked}`)
+
+/** Two significant figures, as far as any of this is known. */
+export const figures = (value: number | null | undefined): string =>
+  value === null || value === undefined ? '' : String(Number(value.toPrecision(2)))
