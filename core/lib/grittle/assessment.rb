@@ -179,9 +179,19 @@ module Grittle
 
       suggested = Evidence::NextTests.new(estimate).to_a
       found.merge(
+        "one_class_off" => one_class_off,
         "next_tests" => suggested,
         "next_sentence" => (Evidence::NextTests::NOTHING_WORTH_IT if suggested.empty?)
       )
+    end
+
+    # What hangs on the class; nothing is said of soil of which nothing was felt, nor in other triangles than the USDA's,
+    # whose classes what follows is reckoned by.
+    def one_class_off
+      return if estimate.empty? || organic?
+
+      usda = estimate.system == "usda" ? estimate : estimate.named_by("usda")
+      Consequences::OneClassOff.of(usda)
     end
 
     # A key's result with its name, its own names for its outcomes, and whether its first agrees with the main key's.

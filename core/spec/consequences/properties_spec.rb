@@ -81,6 +81,18 @@ RSpec.describe Grittle::Consequences do
     expect(verdicts.keys).to eq verdicts.values
   end
 
+  it "says with an assessment what hangs on the class, in whatever triangle" do
+    felt = { "ball_holds" => true, "ribbons" => [41, 44, 39].map do |mm|
+      { "length_mm" => mm }
+    end, "wet_rub" => "neither" }
+    usda, canada = [{}, { key: "sand_first" }].map { |by| Grittle.assess(felt, **by).to_h["evidence"]["one_class_off"] }
+    expect(usda.first(3).map { |one| one["id"] }).to eq %w[intake working hydrologic_group_tr55]
+    expect(usda.map { |one| one["verdict"] }.uniq).to eq ["yes", "a little", "no"]
+    expect(canada).to eq usda
+    organic = Grittle.assess({ **felt, "blind_spots" => ["organic"] })
+    expect([Grittle.assess({}), organic].map { |one| one.to_h["evidence"]["one_class_off"] }).to eq [nil, nil]
+  end
+
   it "shows no figure where a fifth and more lies outside what the equation holds for" do
     heavy = Grittle.assess({ "ball_holds" => true, "ribbons" => [130, 140, 150].map { |mm| { "length_mm" => mm } } })
     spread = described_class::HorizonFigures.new(heavy.estimate).spread(described_class["available_water"])

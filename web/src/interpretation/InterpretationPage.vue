@@ -38,6 +38,11 @@ const matters = computed(() =>
     list: (follows.value?.matters ?? []).filter((one) => one.verdict === verdict),
   })).filter(({ list }) => list.length),
 )
+/** Tests that would tell most of what matters, each once. */
+const tests = computed(() => {
+  const told = matters.value.filter(({ verdict }) => verdict === 'yes').flatMap(({ list }) => list)
+  return [...new Set(told.flatMap(({ test }) => (test ? [`${test.name} of ${test.horizon} (${test.seconds} s)`] : [])))]
+})
 const lower = (label: string) => label.charAt(0).toLowerCase() + label.slice(1)
 const at = ref(0)
 const layer = computed(() => shown.value?.horizons[at.value])
@@ -117,6 +122,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
               </dd>
             </template>
           </dl>
+          <p v-if="tests.length" data-settle><b>What would settle most of it:</b> {{ tests.join(', ') }}.</p>
         </section>
 
         <section aria-labelledby="water-title" class="grid gap-2 border-t-2 border-ink pt-2">

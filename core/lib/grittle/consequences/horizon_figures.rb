@@ -84,6 +84,19 @@ module Grittle
         OneClassOff.new(consequence, @likely, organic_matter: organic_matter, density_factor: @density_factor)
       end
 
+      # The test that is expected to tell most between the categories that the classes have.
+      # @param consequence [Consequence]
+      # @return [Hash, nil] see {Evidence::NextTests#telling}
+      def settling(consequence)
+        return if @estimate.empty?
+
+        @next_tests ||= Evidence::NextTests.new(@estimate)
+        @next_tests.telling(CODES.to_h do |code|
+          [code, OneClassOff.category(consequence, code, organic_matter: organic_matter,
+                                                         density_factor: @density_factor)]
+        end)
+      end
+
       private
 
       def factor(figure)

@@ -12,8 +12,6 @@ module Grittle
     class Interpretation
       # Percent clay, within which of two classes neither is called the finer. [our own]
       ALIKE_CLAY = 3
-      # From what matters least.
-      MATTERS = ["no", "open", "a little", "yes"].freeze
       # The most that a band of intake takes, mm/h.
       INTAKE_MOST = { "over 30" => nil, "20 to 30" => 30, "10 to 20" => 20, "5 to 10" => 10, "1 to 5" => 5 }.freeze
       USUAL = { "amount_mm" => 25, "share" => 0.5, "efficiency" => 0.75, "daily_mm" => 5 }.freeze
@@ -189,11 +187,18 @@ module Grittle
           next if said_of.empty?
 
           verdicts = said_of.map { |layer| [layer, layer.figures.one_class_off(consequence).verdict] }
-          worst = verdicts.max_by { |_, verdict| MATTERS.index(verdict) || 0 }
-          { "id" => consequence.id, "label" => consequence.label, "verdict" => worst.last,
-            "horizons" => verdicts.select { |_, verdict| verdict == worst.last }
-                                  .map { |layer, _| layer.described.designation } }
+          _, worst = verdicts.min_by { |_, verdict| OneClassOff::WORST.index(verdict) }
+          those = verdicts.select { |_, verdict| verdict == worst }.map(&:first)
+          { "id" => consequence.id, "label" => consequence.label, "verdict" => worst,
+            "horizons" => those.map { |layer| layer.described.designation },
+            "test" => (settling(those.first, consequence) if OneClassOff::TOLD.include?(worst)) }
         end
+      end
+
+      # What would tell most of it, of the first horizon where it matters.
+      def settling(layer, consequence)
+        found = layer.figures.settling(consequence) or return
+        found.merge("horizon" => layer.described.designation)
       end
 
       def limits

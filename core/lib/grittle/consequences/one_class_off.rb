@@ -7,6 +7,10 @@ module Grittle
     class OneClassOff
       HELD = FIGURES["likely_classes"]
       VERDICTS = ["no", "a little", "yes", "open"].freeze
+      # Verdicts that a test is offered for.
+      TOLD = ["yes", "a little"].freeze
+      # Those that matter most first.
+      WORST = ["yes", "a little", "open", "no"].freeze
 
       # The fewest classes, largest first, that hold 80 %.
       # @param estimate [Evidence::Estimate]
@@ -14,6 +18,18 @@ module Grittle
       def self.likely(estimate)
         held = 0.0
         estimate.classes.take_while { |_, share| (held < HELD - 1e-9).tap { held += share } }.map(&:first)
+      end
+
+      # What hangs on the class of one reading, whatever its depth: at the organic matter that is assumed of topsoil.
+      # @param estimate [Evidence::Estimate]
+      # @return [Array<Hash>] "id", "label" and "verdict", those it matters most for first
+      def self.of(estimate)
+        organic = FIGURES["organic_by_depth"].first.last
+        codes = likely(estimate)
+        found = (ALL.values - [Consequences["carbon"]]).map do |one|
+          { "id" => one.id, "label" => one.label, "verdict" => new(one, codes, organic_matter: organic).verdict }
+        end
+        found.sort_by.with_index { |one, at| [WORST.index(one["verdict"]), at] }
       end
 
       # What a class has: the category of the middle over its cells, or of its table.

@@ -32,6 +32,13 @@ module Grittle
         @system = Grittle.triangle(system).id
       end
 
+      # @param system [String] another triangle
+      # @return [Estimate] the same shares, with that triangle's classes
+      def named_by(system)
+        posterior # worked out once for both
+        dup.tap { |other| other.take_system(system) }
+      end
+
       # @return [Array<Float>] one a cell of Grid
       def shares = posterior.shares
 
@@ -161,6 +168,13 @@ module Grittle
 
       # @return [Posterior]
       def posterior = @posterior ||= Posterior.new(felt)
+
+      protected
+
+      def take_system(system)
+        @system = Grittle.triangle(system).id
+        @classes = nil
+      end
 
       private
 

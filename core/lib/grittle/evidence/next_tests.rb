@@ -46,6 +46,16 @@ module Grittle
         end
       end
 
+      # The test that is expected to tell most of what hangs on the class, for the seconds it takes.
+      # @param categories [Hash{String=>Object}] by class
+      # @return [Hash, nil] "test", "name", "bits" and "seconds"; nil where none is worth it
+      def telling(categories)
+        groups = @codes.each_index.group_by { |place| categories[@codes[place]] }.values
+        found = candidates.map { |test| [test, bits_between(groups, test), Tests::Catalogue::FACTS[test][1]] }
+        test, gain, seconds = found.select { |_, bits, _| bits >= LEAST_BITS }.max_by { |_, bits, takes| bits / takes }
+        test && { "test" => test, "name" => Tests::Catalogue.short(test), "bits" => gain.round(2), "seconds" => seconds }
+      end
+
       # @return [Hash{String=>Float}] bits by test, of all that can be made
       def all = candidates.to_h { |test| [test, bits(test)] }
 
@@ -66,6 +76,14 @@ module Grittle
       def bits(test)
         after = answers(test).sum { |answer| answer[:chance] * Estimate.entropy(answer[:classes]) }
         @estimate.entropy - after
+      end
+
+      # By how much the doubt between groups of classes is expected to fall.
+      def bits_between(groups, test)
+        doubt = ->(shares) { Estimate.entropy(groups.map { |places| places.sum(0.0) { |place| shares[place] } }) }
+        doubt[@estimate.classes.values_at(*@codes)] - answers(test).sum do |answer|
+          answer[:chance] * doubt[answer[:classes]]
+        end
       end
 
       # Each answer of a test: how likely it is, and the classes after it.
