@@ -19,8 +19,8 @@ class Reading < ApplicationRecord
   delegate :horizon, to: :sample
 
   STEPS = Grittle::Tests::Steps::ALL
-  # Estimates of what speaks for horizons, about 0.3 MB each.
-  ESTIMATES = Recent.new(most: 60)
+  # Estimates of what speaks for horizons, each with what follows from it: about 1 MB.
+  ESTIMATES = Recent.new(most: 40)
   # The first taps of every reading are the same.
   ASSESSED = Recent.new(most: 100)
 

@@ -132,6 +132,7 @@ require_relative "grittle/consequences/claim"
 require_relative "grittle/consequences/one_class_off"
 require_relative "grittle/consequences/horizon_figures"
 require_relative "grittle/consequences/layers"
+require_relative "grittle/consequences/water_part"
 require_relative "grittle/companions/settling"
 require_relative "grittle/companions/percolation"
 

@@ -185,8 +185,8 @@ module Grittle
       )
     end
 
-    # What hangs on the class; nothing is said of soil of which nothing was felt, nor in other triangles than the USDA's,
-    # whose classes what follows is reckoned by.
+    # What hangs on the class, in the classes of the USDA, which what follows is reckoned by; nothing where nothing was
+    # felt.
     def one_class_off
       return if estimate.empty? || organic?
 

@@ -59,12 +59,12 @@ RSpec.describe Grittle::Consequences do
     felt = { "ball_holds" => true, "ribbons" => [{ "length_mm" => 12 }], "wet_rub" => "very_gritty" }
     estimate = Grittle.assess(felt).estimate
     parts = Array.new(3) do
-      described_class::ProfileWater::Part.new(
-        shares: estimate.shares, figure: described_class::Cells.figure(:available_water), factor: 3.0
+      described_class::WaterPart.new(
+        estimate.shares, described_class::Cells.figure(:available_water)
       )
     end
-    apart, same = [false, true].map { |hand| described_class::ProfileWater.new(parts, same_hand: hand) }
-    expect(apart.mean).to be_within(1e-6).of(3 * described_class::ProfileWater.new(parts.first(1)).mean)
+    apart, same = [false, true].map { |hand| described_class::ProfileWater.new(parts, same_hand: hand).over([3] * 3) }
+    expect(apart.mean).to be_within(1e-6).of(3 * described_class::ProfileWater.new(parts.first(1)).over([3]).mean)
     expect(same.p90 - same.p10).to be > apart.p90 - apart.p10
   end
 

@@ -101,8 +101,9 @@ module Grittle
 
       def profile_water(given)
         limit = given.number("root_limit_cm", 10_000)
-        parts = given.objects("horizons").filter_map { |one| part(one, limit) }
-        found = C::ProfileWater.new(parts, same_hand: given.flag("same_hand_and_day") || false)
+        parts = given.objects("horizons").map { |one| part(one, limit) }
+        whole = C::ProfileWater.new(parts.map(&:first), same_hand: given.flag("same_hand_and_day") || false)
+        found = whole.over(parts.map(&:last))
         %w[mean p10 p50 p90].to_h { |name| [name, found.public_send(name)] }
       end
 
@@ -110,17 +111,17 @@ module Grittle
         upper = given.number("upper_cm")
         lower = given.number("lower_cm")
         given.refuse("#{upper} to #{lower} cm runs upwards.") unless upper < lower
-        thick = [lower, limit].min - upper
-        return unless thick.positive?
-
         organic = given.number("organic_matter", C.assumed_organic_matter(upper, lower), range: 0..100)
         whole = estimate(given, "observations")
         named = assigned(given)
-        C::ProfileWater::Part.new(
-          shares: named ? whole.given(named).shares : whole.shares,
-          figure: C::Cells.figure(:available_water, organic_matter: organic),
-          factor: thick / 10.0 * (1 - (given.number("fragments_percent", 0) / 100.0))
-        )
+        fine = 1 - (given.number("fragments_percent", 0) / 100.0)
+        [
+          C::WaterPart.new(
+            named ? whole.given(named).shares : whole.shares,
+            C::Cells.figure(:available_water, organic_matter: organic)
+          ),
+          [[lower, limit].min - upper, 0].max / 10.0 * fine
+        ]
       end
     end
   end

@@ -46,34 +46,32 @@ module Grittle
       # @return [Hash{String=>Float}] probability by category: of the class, or, where the class alone decides, before
       #   one was assigned
       def categories(consequence)
-        return by_class(consequence) if consequence.by_class?
-        return ksat ? ksat.categories(consequence.limits) : {} if consequence.id == "ksat"
-
-        found = spread(consequence)
-        found.p50 ? found.categories(consequence.limits) : {}
+        (@categories ||= {})[consequence.id] ||= shared_out(consequence)
       end
 
       # @return [String] the USDA class that has most of the estimate, given the class that was assigned
       def likeliest
-        codes, class_of = Evidence::Grid.classes("usda")
-        sums = Array.new(codes.size, 0.0)
-        @given.each_with_index { |share, cell| sums[class_of[cell]] += share }
-        codes[sums.index(sums.max)]
+        @likeliest ||= begin
+          codes, class_of = Evidence::Grid.classes("usda")
+          sums = Array.new(codes.size, 0.0)
+          @given.each_with_index { |share, cell| sums[class_of[cell]] += share }
+          codes[sums.index(sums.max)]
+        end
       end
 
       # @return [Float] mm in 10 cm that roots cannot take
       def out_of_reach_mm
-        figure = Cells.figure(:out_of_reach, organic_matter: organic_matter, density_factor: @density_factor)
-        Spread.new(figure, @given, factor: 1 - @fragments).p50
+        @out_of_reach_mm ||= begin
+          figure = Cells.figure(:out_of_reach, organic_matter: organic_matter, density_factor: @density_factor)
+          Spread.new(figure, @given, factor: 1 - @fragments).p50
+        end
       end
 
-      # @param thickness_dm [Float] 10 cm of the horizon
-      # @return [ProfileWater::Part]
-      def part(thickness_dm)
-        ProfileWater::Part.new(
-          shares: @given,
-          figure: Cells.figure(:available_water, organic_matter: organic_matter, density_factor: @density_factor),
-          factor: thickness_dm * factor(:available_water)
+      # @return [WaterPart]
+      def part
+        @part ||= WaterPart.new(
+          @given,
+          Cells.figure(:available_water, organic_matter: organic_matter, density_factor: @density_factor)
         )
       end
 
@@ -91,13 +89,21 @@ module Grittle
         return if @estimate.empty?
 
         @next_tests ||= Evidence::NextTests.new(@estimate)
-        @next_tests.telling(CODES.to_h do |code|
+        (@settling ||= {})[consequence.id] ||= @next_tests.telling(CODES.to_h do |code|
           [code, OneClassOff.category(consequence, code, organic_matter: organic_matter,
                                                          density_factor: @density_factor)]
         end)
       end
 
       private
+
+      def shared_out(consequence)
+        return by_class(consequence) if consequence.by_class?
+        return ksat ? ksat.categories(consequence.limits) : {} if consequence.id == "ksat"
+
+        found = spread(consequence)
+        found.p50 ? found.categories(consequence.limits) : {}
+      end
 
       def factor(figure)
         return 1 - @fragments if PER_VOLUME.include?(figure)

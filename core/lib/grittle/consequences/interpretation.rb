@@ -92,9 +92,9 @@ module Grittle
         estimate = estimated(reading || {})
         return if estimate.empty? && described.named.nil?
 
-        HorizonFigures.new(estimate, assigned: described.named, organic_matter: organic,
-                                     fragments: (described.seen["fragments_percent"] || 0) / 100.0,
-                                     density_factor: given_of(described, "density_factor") || 1.0)
+        more = { organic_matter: organic, fragments: (described.seen["fragments_percent"] || 0) / 100.0,
+                 density_factor: given_of(described, "density_factor") || 1.0 }
+        estimate.keep([described.named&.to_h, more]) { HorizonFigures.new(estimate, assigned: described.named, **more) }
       end
 
       def estimated(reading)
@@ -233,12 +233,23 @@ module Grittle
         }
       end
 
+      # @return [Hash{String=>Float}] mm to that depth
       def sum(depth)
         (@sums ||= {})[depth] ||= begin
-          found = ProfileWater.new(parts(depth), same_hand: same_hand?)
+          factors = figured.map do |layer|
+            depths = layer.described.depths
+            [[depths.lower, depth].min - depths.upper, 0].max / 10.0 * (1 - layer.fragments)
+          end
+          found = profile_water.over(factors)
           { "mean" => found.mean.round(1), "p10" => found.p10.round(1), "p90" => found.p90.round(1) }
         end
       end
+
+      def profile_water
+        @profile_water ||= ProfileWater.new(figured.map { |layer| layer.figures.part }, same_hand: same_hand?)
+      end
+
+      def figured = @figured ||= @layers.select { |layer| figured?(layer) }
 
       # The class of a profile's water is that of 150 cm: open where less was seen.
       def category
@@ -246,14 +257,6 @@ module Grittle
 
         mm = sum(CLASSED_TO)["mean"]
         FIGURES["profile_water"].find { |_, under| under.nil? || mm < under }.first
-      end
-
-      def parts(depth)
-        @layers.filter_map do |layer|
-          depths = layer.described.depths
-          thick = [depths.lower, depth].min - depths.upper
-          layer.figures.part(thick / 10.0) if figured?(layer) && thick.positive?
-        end
       end
 
       def lacking(depth)

@@ -138,28 +138,27 @@ module Grittle
       SEED = 20_261
       POINTS = [0.1, 0.5, 0.9].freeze
 
-      # One horizon's part: the shares of the compositions, the figure of a cell, and mm of water for a unit of it.
-      Part = Struct.new(:shares, :figure, :factor, keyword_init: true)
+      # mm: the mean, and what a tenth, half and nine tenths lie under.
+      Sum = Struct.new(:mean, :p10, :p50, :p90, keyword_init: true)
 
-      # @return [Float, nil] mm; nil where no horizon has a texture
-      attr_reader :mean, :p10, :p50, :p90
-
-      # @param parts [Array<Part>]
+      # @param parts [Array<WaterPart>]
       # @param same_hand [Boolean] all by one hand on one day
       def initialize(parts, same_hand: false)
-        @mean = parts.sum(0.0) { |part| Spread.new(part.figure, part.shares, factor: part.factor).mean || 0.0 }
-        sums = draws(parts, same_hand ? SAME_HAND : 0.0).sort
-        @p10, @p50, @p90 = POINTS.map { |point| sums[(point * sums.size).ceil - 1] }
+        @means = parts.map(&:mean)
+        correlation = same_hand ? SAME_HAND : 0.0
+        @draws = parts.each_index.map { |at| parts[at].draws(parts.size, at, correlation) }
         freeze
       end
 
-      private
-
-      def draws(parts, correlation)
-        tables = parts.map { |part| Picked.new(part) }
-        ProfileWater.chances(parts.size, correlation).map do |chances|
-          tables.each_with_index.sum(0.0) { |table, at| table.value(*chances[at]) }
-        end
+      # @param factors [Array<Numeric>] mm of water for a unit of each part's figure
+      # @return [Sum]
+      def over(factors)
+        sums = Array.new(DRAWS, 0.0)
+        @draws.zip(factors) { |values, factor| values.each_with_index { |value, at| sums[at] += value * factor } }
+        sums.sort!
+        points = POINTS.map { |point| sums[(point * sums.size).ceil - 1] }
+        Sum.new(mean: @means.zip(factors).sum(0.0) { |mean, factor| mean * factor }, p10: points[0], p50: points[1],
+                p90: points[2])
       end
 
       class << self
@@ -182,34 +181,6 @@ module Grittle
 
         # A standard normal deviate. [published: Box & Muller 1958]
         def normal(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
-      end
-    end
-
-    # The cells of one horizon, picked by the rank of their clay, then by sand.
-    class Picked
-      # @param part [ProfileWater::Part]
-      def initialize(part)
-        @values = part.figure.values
-        @factor = part.factor
-        sum = 0.0
-        held = 0.0
-        @sums = part.shares.each_with_index.map { |share, cell| sum += @values[cell] ? share : 0.0 }
-        @rows = Evidence::Grid::STARTS.each_cons(2).map { |from, to| held = @sums[to - 1] if to > from }
-        @whole = held
-        freeze
-      end
-
-      # @param clay, sand [Float] chances
-      # @return [Float]
-      def value(clay, sand)
-        return 0.0 if @whole.zero?
-
-        row = @rows.bsearch_index { |so_far| so_far >= clay * @whole } || (@rows.size - 1)
-        below = row.zero? ? 0.0 : @rows[row - 1]
-        aim = below + (sand * (@rows[row] - below))
-        cells = Evidence::Grid::STARTS[row]...Evidence::Grid::STARTS[row + 1]
-        cell = cells.bsearch { |place| @sums[place] > aim } || cells.begin
-        (@values[cell] || 0.0) * @factor
       end
     end
   end

@@ -121,6 +121,11 @@ module Grittle
       # @return [GivenClass]
       def given(named) = GivenClass.new(self, named)
 
+      # What is made of the estimate later on, kept with it: whoever asks for the same again has it at once.
+      # @param key [Object] whatever it follows from beside the estimate
+      # @yieldreturn [Object]
+      def keep(key) = (@kept ||= {})[key] ||= yield
+
       # @return [String] for a person: never decimals, never called accuracy
       def sentence
         return "Nothing felt yet." if empty?
