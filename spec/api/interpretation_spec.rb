@@ -31,8 +31,9 @@ RSpec.describe "/api/profiles/:id/interpretation" do
     what_if = interpretation(horizon_id: bt.id, taken_for: finer)
     expect(what_if["horizons"][1]["named"]["code"]).to eq finer
     expect(what_if["water"]["mean"]).not_to eq before["water"]["mean"]
-    poor = interpretation(horizon_id: profile.horizons.first.id, organic_matter: 0)
+    poor = interpretation(organic_matter: "#{profile.horizons.first.id}:0,#{bt.id}:4")
     expect(water(poor, 0)["p50"]).to be < water(before, 0)["p50"]
+    expect(poor["horizons"].map { |one| one["organic_matter"]["percent"] }).to eq [0, 4, 0.5]
     expect(interpretation).to eq before
   end
 
@@ -40,6 +41,7 @@ RSpec.describe "/api/profiles/:id/interpretation" do
     profile
     {
       { amount_mm: "much" } => "amount_mm is a number from 0 to 500, not “much”.",
+      { density_factor: "#{profile.horizons.first.id}:7" } => "density_factor is a number from 0.9 to 1.3, not “7”.",
       { share: 3 } => "share is a number from 0.05 to 1, not “3”.",
       { horizon_id: profile.horizons.first.id, taken_for: "MUD" } => /MUD/
     }.each { |asked, sentence| expect(interpretation(**asked)).to be_refused(422, nil, sentence) }

@@ -8,10 +8,10 @@ RSpec.describe "What a profile means" do
   it "is drawn and said from the section on: rain, roots, watering, another class" do
     visit "/profiles/#{profile.id}"
     click_link "Interpretation"
-    expect(page).to have_css("h2", text: "Does one class off matter?")
-    expect(page).to have_css("[data-verdict='yes']", text: "water it takes, once wet")
-    expect(page).to have_css("[data-perched='stands_on_finer']")
-    expect(page).to have_css("[data-held='Ap']", text: /\d+ \(\d+ to \d+\)/)
+    expect(page).to have_css("h2", text: "Does it matter to be one class away?")
+    expect(page).to have_css("[data-verdict='yes']", text: "water it takes, once wet").and have_css("[data-settle]")
+    expect(page).to have_css("[data-perched='stands_on_finer']").and have_css("[data-held='Ap']",
+                                                                              text: /\d+ \(\d+ to \d+\)/)
     wet = find("[data-wetting]").text
     find("input[type='range']").send_keys(*[:arrow_right] * 5)
     expect(page).to have_css("[data-wetting]", text: "30 mm wet it to").and have_no_css("[data-wetting]", text: wet)
@@ -25,6 +25,8 @@ RSpec.describe "What a profile means" do
     within("[aria-label='Horizon']") { click_button "BC" }
     click_button "silt loam"
     expect(page).to have_css("[data-what-if]", text: "When it can be worked: wide window, not narrow window.")
+    fill_in "Packing, times usual", with: "1.3"
+    expect(page).to have_css("[data-figure='ksat']", text: /low/)
     find("[data-figure='ksat'] summary").click
     expect(page).to have_css("[data-figure='ksat']", text: "with the equation's own error")
     expect(page).to have_css("[data-caution='results']")

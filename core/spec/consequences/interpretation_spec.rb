@@ -73,6 +73,28 @@ RSpec.describe Grittle::Consequences::Interpretation do
     expect(ksat[changed]).to be < ksat[usual]
   end
 
+  it "says where packed clay drains too little for a figure, and leaves the group open" do
+    hard = { "Bt" => { "density_factor" => 1.3 } }
+    found = Grittle.interpret(profile(*loam_over_clay, horizons: hard))
+    ksat = found["horizons"][1]["figures"].find { |figure| figure["id"] == "ksat" }
+    expect(ksat).to include("p50" => nil, "problem" => /Too little drains|Clay over/)
+    expect([found["groups"]["by_ksat"]["group"], found["downward_mm_h"]]).to eq ["open", nil]
+  end
+
+  it "has an answer for whatever was seen, felt and assumed" do
+    random = Random.new(11)
+    pick = ->(*list) { list.sample(random: random) }
+    30.times do
+      lengths = Array.new(pick[1, 3]) { random.rand(1..200) }
+      felt = [lengths, pick["neither", "very_gritty"], pick["S", "C", "SI"]]
+      seen = { fragments_percent: pick[0, 65, 100], organic_matter: pick["3 %", "40"], moisture: pick["dry", "wet"] }
+      layers = [horizon("A", 0, 20, *felt, **seen), horizon(pick["O", "2R"], 25, 40, *felt)]
+      assumed = { "A" => { "organic_matter" => pick[0, 8, 100, nil], "density_factor" => pick[0.9, 1.3] } }
+      found = Grittle.interpret(profile(*layers, horizons: assumed, amount_mm: pick[0, 500], rate_mm_h: pick[0.1, nil]))
+      expect(found.to_s).not_to match(/NaN|Infinity/)
+    end
+  end
+
   it "takes the estimates that are at hand" do
     asked = []
     estimates = lambda do |observations, curve|

@@ -10,10 +10,10 @@ const said = (one: Figure) =>
     : `${figures(one.p50)} ${one.unit ?? ''} (${figures(one.p10)} to ${figures(one.p90)})`
 const claim = (one: Figure) => (one.claim && one.p50 === undefined && one.unit ? `${one.claim} ${one.unit}` : one.claim)
 const OFF: Record<string, string> = {
-  no: 'one class off: no matter',
-  'a little': 'one class off: a little',
-  yes: 'one class off: it matters',
-  open: 'one class off: open',
+  no: 'one class away: no matter',
+  'a little': 'one class away: a little',
+  yes: 'one class away: it matters',
+  open: 'one class away: open',
 }
 </script>
 

@@ -12,12 +12,12 @@ import InterpretationDrawing from './InterpretationDrawing.vue'
 import IrrigationStrip from './IrrigationStrip.vue'
 import { figures, useInterpretation, useWhatIf, type WhatIf } from './useInterpretation'
 
-// What a profile means for water, roots and work: whether it matters to be one class off, then the drawing, then the
+// What a profile means for water, roots and work: whether it matters to be one class away, then the drawing, then the
 // sentences with how surely they are said.
 const props = defineProps<{ id: number }>()
 const id = toRef(props, 'id')
 const { data: profile, error, refetch } = useProfile(id)
-const { assumed, asked, follows, trouble } = useInterpretation(id)
+const { assumed, ofHorizons, asked, follows, trouble } = useInterpretation(id)
 const whatIf = ref<WhatIf>(null)
 const other = useWhatIf(id, asked, whatIf)
 /** As it is, or with one horizon taken for another class. */
@@ -45,6 +45,11 @@ const tests = computed(() => {
 })
 const lower = (label: string) => label.charAt(0).toLowerCase() + label.slice(1)
 const at = ref(0)
+const organic = computed(() => {
+  const { percent, assumed: supposed } = layer.value!.organic_matter
+  return `${figures(percent)} is ${supposed ? 'assumed' : 'taken'}`
+})
+const horizonId = computed(() => profile.value?.horizons[at.value]?.id)
 const layer = computed(() => shown.value?.horizons[at.value])
 watch(id, () => ((at.value = 0), (whatIf.value = null)))
 
@@ -107,7 +112,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
       </p>
       <template v-else>
         <section aria-labelledby="matters-title" data-matters>
-          <h2 id="matters-title" class="text-2xl">Does one class off matter?</h2>
+          <h2 id="matters-title" class="text-2xl">Does it matter to be one class away?</h2>
           <dl class="grid desk:grid-cols-[12rem_1fr] gap-x-4 gap-y-0.5">
             <template v-for="m in matters" :key="m.verdict">
               <dt class="font-extrabold" :class="m.verdict === 'yes' ? 'text-iron' : ''">{{ m.says }}</dt>
@@ -227,6 +232,24 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
                 <li v-if="!changed.length">Nothing that is said.</li>
               </ul>
             </div>
+            <form v-if="horizonId" class="flex flex-wrap gap-3 print:hidden" @submit.prevent>
+              <TextField
+                :model-value="ofHorizons.organic_matter[horizonId] ?? ''"
+                class="w-56"
+                label="Organic matter, %"
+                :hint="organic"
+                inputmode="decimal"
+                @update:model-value="ofHorizons.organic_matter[horizonId] = $event"
+              />
+              <TextField
+                :model-value="ofHorizons.density_factor[horizonId] ?? ''"
+                class="w-56"
+                label="Packing, times usual"
+                hint="0.9 loose to 1.3 hard"
+                inputmode="decimal"
+                @update:model-value="ofHorizons.density_factor[horizonId] = $event"
+              />
+            </form>
             <HorizonFigures :layer="layer" />
           </template>
         </section>

@@ -16,6 +16,8 @@ export type Assumed = {
   efficiency: string
   rate_mm_h: string
 }
+/** What a person assumes of single horizons, by their number. */
+export type OfHorizons = Record<'organic_matter' | 'density_factor', Record<number, string>>
 /** One horizon, taken for another class. */
 export type WhatIf = { horizon_id: number; taken_for: string } | null
 
@@ -29,8 +31,22 @@ export function useInterpretation(id: Ref<number>) {
     efficiency: '0.75',
     rate_mm_h: '',
   })
+  const ofHorizons = reactive<OfHorizons>({ organic_matter: {}, density_factor: {} })
+  const listed = (of: Record<number, string>) =>
+    Object.entries(of)
+      .filter(([, value]) => value.trim() !== '')
+      .map(([horizon, value]) => `${horizon}:${value.trim().replace(',', '.')}`)
+      .join(',')
   const asked = refDebounced(
-    computed(() => new URLSearchParams(Object.entries(assumed).filter(([, value]) => value.trim() !== '')).toString()),
+    computed(() => {
+      const all = {
+        ...assumed,
+        organic_matter: listed(ofHorizons.organic_matter),
+        density_factor: listed(ofHorizons.density_factor),
+      }
+      const given = Object.entries(all).filter(([, value]) => value.trim() !== '')
+      return new URLSearchParams(given.map(([name, value]) => [name, value.trim()])).toString()
+    }),
     120,
   )
   const found = useQuery(
@@ -44,7 +60,7 @@ export function useInterpretation(id: Ref<number>) {
   const last = shallowRef<Interpretation>()
   watch(found.data, (data) => data && (last.value = data), { immediate: true })
   watch(id, () => (last.value = undefined))
-  return { assumed, asked, follows: computed(() => found.data.value ?? last.value), trouble: found.error }
+  return { assumed, ofHorizons, asked, follows: computed(() => found.data.value ?? last.value), trouble: found.error }
 }
 
 /** The same with one horizon taken for another class; nothing while none is. */

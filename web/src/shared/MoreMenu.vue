@@ -9,7 +9,8 @@ defineProps<{ label: string; entries: Entry[] }>()
 <template>
   <Menu as="div" class="relative">
     <MenuButton class="button">{{ label }}</MenuButton>
-    <MenuItems class="absolute right-0 z-20 mt-1 w-60 bg-leaf border-[2.5px] border-ink grid">
+    <!-- On a phone at the foot of the page: there it is whole, wherever its button has wrapped to. -->
+    <MenuItems class="menu-sheet">
       <MenuItem v-for="e in entries" :key="e.name" v-slot="{ active, close }">
         <RouterLink
           v-if="e.to"

@@ -23,7 +23,7 @@ module Grittle
       ["available_water", "Water for plants in 10 cm, from what was felt",
        { "observations" => FELT, "assigned" => "CL" }],
       ["ksat", "How fast water goes through, from what was felt", { "observations" => FELT }],
-      ["one_class_off", "Whether it matters to be one class off",
+      ["one_class_off", "Whether it matters to be one class away",
        { "observations" => FELT, "consequence" => "available_water" }],
       ["wetting", "How far a rain or a watering goes down",
        { "amount_mm" => 25, "layers" => [LOAM.merge("mm" => 600)] }],

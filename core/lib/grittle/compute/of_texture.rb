@@ -10,11 +10,13 @@ module Grittle
 
       def water(given)
         soil = soil(given)
-        ksat = soil.ksat_mm_h unless soil.problem
-        { "available_water_mm_per_10cm" => (soil.available_mm unless soil.problem),
-          "wilting_point" => soil.wilting_point, "field_capacity" => soil.field_capacity,
-          "saturation" => soil.saturation, "ksat_mm_h" => ksat,
-          "ksat_class" => (C["ksat"].category(ksat) if ksat), "says" => soil.problem || soil.ksat_problem }
+        names = %w[available_water_mm_per_10cm wilting_point field_capacity saturation ksat_mm_h ksat_class]
+        return { **nothing(*names), "says" => soil.problem } if soil.problem
+
+        ksat = soil.ksat_mm_h
+        found = [soil.available_mm, soil.wilting_point, soil.field_capacity, soil.saturation, ksat,
+                 (C["ksat"].category(ksat) if ksat)]
+        names.zip(found).to_h.merge("says" => soil.ksat_problem)
       end
 
       def fragments(given)

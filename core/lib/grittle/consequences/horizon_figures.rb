@@ -35,11 +35,12 @@ module Grittle
         end
       end
 
-      # @return [KsatSpread, nil] nil where the fragments decide
+      # @return [KsatSpread, nil] nil where the fragments decide, or too little drains for a figure
       def ksat
-        return if @fragments > SoilWater::VALID_FRAGMENTS
+        found = spread(Consequences["ksat"])
+        return if @fragments > SoilWater::VALID_FRAGMENTS || found.p50.nil?
 
-        @ksat ||= KsatSpread.new(spread(Consequences["ksat"]))
+        @ksat ||= KsatSpread.new(found)
       end
 
       # @param consequence [Consequence]

@@ -162,12 +162,13 @@ module Grittle
         plain = layer.figures.spread(consequence)
         shown = !found.nil? && plain.shown? && !plain.p50.nil?
         points = %w[p10 p50 p90].to_h { |point| [point, (found.public_send(point).round(4) if shown)] }
-        points.merge("outside" => plain.outside.round(3), "problem" => (problem(layer) unless shown))
+        points.merge("outside" => plain.outside.round(3), "problem" => (problem(layer, consequence) unless shown))
       end
 
-      def problem(layer)
+      def problem(layer, consequence)
         return SoilWater::ORGANIC if layer.organic_matter > SoilWater::VALID_ORGANIC
         return SoilWater::STONY if layer.fragments > SoilWater::VALID_FRAGMENTS
+        return SoilWater::TIGHT if consequence.id == "ksat" && figured?(layer)
 
         SoilWater::HEAVY
       end
@@ -180,7 +181,7 @@ module Grittle
 
       def likeliest(layer) = layer.figures&.likeliest
 
-      # Whether one class off matters, over all horizons: the worst of each.
+      # whether it matters to be one class away, over all horizons: the worst of each.
       def matters
         ALL.values.filter_map do |consequence|
           said_of = @layers.select { |layer| layer.consequences.include?(consequence) }

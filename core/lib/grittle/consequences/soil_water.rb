@@ -43,7 +43,8 @@ module Grittle
         s = sand / 100.0
         c = clay / 100.0
         @wilting_point = [bent(WILTING, WILTING_BEND, s, c), LEAST_WILTING].max
-        @field_capacity = bent(CAPACITY, CAPACITY_BEND, s, c)
+        # Far outside of what the equations hold for they cross; nothing of that is shown.
+        @field_capacity = [bent(CAPACITY, CAPACITY_BEND, s, c), @wilting_point].max
         @saturation = @field_capacity + bent(DRAINED, DRAINED_BEND, s, c) + (SATURATION[0] * s) + SATURATION[1]
         @slope = (Math.log(@field_capacity) - Math.log(@wilting_point)) / LOG_TENSIONS
         pack(density_factor)

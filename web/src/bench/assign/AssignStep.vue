@@ -39,10 +39,10 @@ const hangs = computed(() => {
       .map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1))
       .join('; ')
   if (!evidence.value.one_class_off) return ''
-  if (of('yes')) return `One class off matters for: ${of('yes')}.`
+  if (of('yes')) return `One class away matters for: ${of('yes')}.`
   return of('a little')
-    ? `One class off changes a little: ${of('a little')}.`
-    : 'One class off changes nothing of note.'
+    ? `One class away changes a little: ${of('a little')}.`
+    : 'One class away changes nothing of note.'
 })
 const behaviour = computed(() => names.value[0]?.kind === 'grade')
 const { test } = useAnswers()
