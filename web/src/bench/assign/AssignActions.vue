@@ -9,6 +9,7 @@ import SchoolStrip from '@/schools/SchoolStrip.vue'
 import ContradictionNotes from '@/bench/verdict/ContradictionNotes.vue'
 import OverrideDialog from './OverrideDialog.vue'
 import RecordDialog from './RecordDialog.vue'
+import WhatHangs from './WhatHangs.vue'
 import { useNaming } from '@/bench/useNaming'
 import { useBench } from '@/bench/useReading'
 import { useBenchKeys } from '@/bench/useBenchKeys'
@@ -75,6 +76,7 @@ useBenchKeys((pressed) => {
         Name, place, photo
       </button>
     </div>
+    <WhatHangs />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2 mt-1" />
     <OverrideDialog :open="choosing" @close="choosing = false" />
     <PalmfulDialog v-if="details" :reading="reading" @close="details = false" />

@@ -31,19 +31,6 @@ const percent = (weight: number) => Math.round(weight * 100)
 const phone = useMediaQuery('(max-width: 720px)')
 const evidence = computed(() => reading.value.assessment.evidence!)
 const given = computed(() => reading.value.assigned?.estimate)
-// What hangs on the class, in one line: what it matters for, else what it changes a little.
-const hangs = computed(() => {
-  const of = (wanted: string) =>
-    (evidence.value.one_class_off ?? [])
-      .filter(({ verdict }) => verdict === wanted)
-      .map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1))
-      .join('; ')
-  if (!evidence.value.one_class_off) return ''
-  if (of('yes')) return `One class away matters for: ${of('yes')}.`
-  return of('a little')
-    ? `One class away changes a little: ${of('a little')}.`
-    : 'One class away changes nothing of note.'
-})
 const behaviour = computed(() => names.value[0]?.kind === 'grade')
 const { test } = useAnswers()
 // What misleads the hand, in the words of the test that is ticked for it.
@@ -131,15 +118,6 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
               : `Given ${reading.assigned!.name}:`
           }}
           {{ parts(given.mean, given.clay_range) }}
-        </p>
-        <p v-if="hangs" class="leading-tight text-lg" data-hangs>
-          {{ hangs }}
-          <RouterLink
-            v-if="reading.profile"
-            :to="`/profiles/${reading.profile.id}/interpretation`"
-            class="font-semibold underline underline-offset-4 print:hidden"
-            >Interpretation</RouterLink
-          >
         </p>
         <p v-if="evidence.beside_key" class="leading-tight text-lg text-pencil" data-beside>
           {{ evidence.beside_key.sentence }}
