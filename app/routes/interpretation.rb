@@ -9,7 +9,9 @@ module Routes
       "efficiency" => 0.05..1, "rate_mm_h" => 0.1..1000
     }.freeze
     # Of horizons, as ID:NUMBER with commas between.
-    OF_HORIZON = { "organic_matter" => 0..100, "density_factor" => 0.9..1.3 }.freeze
+    OF_HORIZON = {
+      "organic_matter" => 0..100, "density_factor" => Range.new(*Grittle::Consequences::FIGURES["packing"])
+    }.freeze
 
     def self.registered(app)
       app.get "/api/profiles/:id/interpretation" do

@@ -85,6 +85,12 @@ const wetting = computed(() => {
     ? `${w.amount_mm} mm wet all that was seen, and go on below.${lost}`
     : `${w.amount_mm} mm wet it to about ${show(w.front_cm)} ${unit.value} (${show(from!)} to ${show(to!)}).${lost}`
 })
+const amount = computed(() => assumed.amount_mm || String(follows.value?.assumed.amount_mm ?? ''))
+/** What the core takes where nothing was written. */
+const taken = (name: keyof typeof assumed): string => {
+  const usual = follows.value?.assumed[name]
+  return assumed[name] === '' && usual !== undefined ? `${usual} is assumed` : ''
+}
 const FIELDS: [keyof typeof assumed, string, string][] = [
   ['root_depth_cm', 'Root depth', 'cm'],
   ['daily_mm', 'Used a day', 'mm'],
@@ -134,8 +140,16 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
           <div class="flex flex-wrap items-end gap-x-6 gap-y-1">
             <h2 id="water-title" class="text-2xl grow">Water</h2>
             <label class="grid gap-0.5 text-base font-semibold grow desk:max-w-md print:hidden">
-              <span>Rain or watering: {{ assumed.amount_mm }} mm</span>
-              <input v-model="assumed.amount_mm" type="range" min="0" max="100" step="1" class="min-h-11 accent-ink" />
+              <span>Rain or watering: {{ amount }} mm</span>
+              <input
+                :value="amount"
+                type="range"
+                min="0"
+                max="100"
+                step="1"
+                class="min-h-11 accent-ink"
+                @input="assumed.amount_mm = ($event.target as HTMLInputElement).value"
+              />
             </label>
           </div>
           <InterpretationDrawing v-if="shown" :profile="profile" :found="shown" />
@@ -179,6 +193,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
               v-model="assumed[name]"
               class="w-40"
               :label="`${label}, ${hint}`"
+              :hint="taken(name)"
               inputmode="decimal"
             />
           </form>

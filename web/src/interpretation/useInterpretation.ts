@@ -7,7 +7,7 @@ export type Interpretation = Schemas['Interpretation']
 export type Layer = Schemas['InterpretedHorizon']
 export type Figure = Layer['figures'][number]
 
-/** What a person may assume; blank is the usual. */
+/** What a person may assume; blank is what the core takes. */
 export type Assumed = {
   amount_mm: string
   root_depth_cm: string
@@ -24,11 +24,11 @@ export type WhatIf = { horizon_id: number; taken_for: string } | null
 /** What follows from a profile, by what is assumed; and with one horizon taken for another class. */
 export function useInterpretation(id: Ref<number>) {
   const assumed = reactive<Assumed>({
-    amount_mm: '25',
+    amount_mm: '',
     root_depth_cm: '',
-    daily_mm: '5',
-    share: '0.5',
-    efficiency: '0.75',
+    daily_mm: '',
+    share: '',
+    efficiency: '',
     rate_mm_h: '',
   })
   const ofHorizons = reactive<OfHorizons>({ organic_matter: {}, density_factor: {} })

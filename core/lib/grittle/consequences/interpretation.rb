@@ -68,7 +68,7 @@ module Grittle
           "irrigation" => irrigation,
           "groups" => groups,
           "downward_mm_h" => downward,
-          "assumed" => @given
+          "assumed" => @given.except("horizons")
         }.merge(@down.to_h.slice("perching", "sandwiches", "wetness"))
       end
 

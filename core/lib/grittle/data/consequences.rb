@@ -28,7 +28,6 @@ module Grittle
       "valid_fragments" => [0.6, "share of volume", "our own", "over which the fine earth no longer decides"],
       "packing" => [[0.9, 1.3], "times the density", "published", "loose to hard: same"],
       "packed_capacity" => [0.2, "of the pores lost", "published", "comes from field capacity: same"],
-      "particle_density" => [2.65, "g/cm³", "published", "same"],
       "organic_by_depth" => [[[20, 2.5], [50, 1.0], [nil, 0.5]], "% organic matter above that depth in cm", "our own",
                              "where none was told"],
       "organic_per_carbon" => [1.724, "times organic carbon", "common practice", "van Bemmelen's factor"],
@@ -89,7 +88,6 @@ module Grittle
       "soil_kg_m3" => [1300, "kg/m³", "common practice", "of topsoil"],
       "slow_part" => [0.1, "of the layer above", "our own", "under which a layer slows water"],
       "slow_mm_h" => [3.6, "mm/h", "our own", "same"],
-      "probe_hinders" => [2.0, "MPa", "from memory", "roots are hindered: Taylor et al. 1966"],
       "acid_hinders" => [[5, 9], "pH", "common practice", "under and over which roots are hindered"]
     )
   end
