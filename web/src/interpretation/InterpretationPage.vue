@@ -186,7 +186,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
         <section aria-labelledby="plan-title" class="grid gap-2 border-t-2 border-ink pt-2">
           <h2 id="plan-title" class="text-2xl">Watering</h2>
           <IrrigationStrip :plan="shown!.irrigation" :without="shown!.water.without" />
-          <form class="flex flex-wrap gap-3 print:hidden" @submit.prevent>
+          <form class="flex flex-wrap items-start gap-3 print:hidden" @submit.prevent>
             <TextField
               v-for="[name, label, hint] in FIELDS"
               :key="name"
@@ -247,7 +247,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
                 <li v-if="!changed.length">Nothing that is said.</li>
               </ul>
             </div>
-            <form v-if="horizonId" class="flex flex-wrap gap-3 print:hidden" @submit.prevent>
+            <form v-if="horizonId" class="flex flex-wrap items-start gap-3 print:hidden" @submit.prevent>
               <TextField
                 :model-value="ofHorizons.organic_matter[horizonId] ?? ''"
                 class="w-56"
