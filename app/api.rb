@@ -11,6 +11,7 @@ require_relative "gps_receiver"
 require_relative "problem"
 require_relative "gate"
 require_relative "trouble"
+require_relative "serializers/companion_serializer"
 require_relative "serializers/catalogue_serializer"
 require_relative "serializers/deletion_serializer"
 require_relative "serializers/description_serializer"
@@ -33,6 +34,7 @@ require_relative "routes/catalogue"
 require_relative "routes/descriptions"
 require_relative "routes/exchange"
 require_relative "routes/fieldbook"
+require_relative "routes/companions"
 require_relative "routes/interpretation"
 require_relative "routes/readings"
 
@@ -71,6 +73,7 @@ class Api < Sinatra::Base
   helpers Routes::Support
   register Routes::Bin
   register Routes::Catalogue
+  register Routes::Companions
   register Routes::Descriptions
   register Routes::Exchange
   register Routes::Fieldbook

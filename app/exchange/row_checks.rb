@@ -26,6 +26,8 @@ module Exchange
       "profiles" => %w[name kind site_id],
       "horizons" => %w[designation upper_cm lower_cm profile_id],
       "samples" => %w[kind],
+      "companion_tests" => %w[test],
+      "companion_places" => %w[companion_test_id sample_id],
       "findings" => %w[sample_id test value seen_at],
       "readings" => %w[sample_id step started_at rules_version],
       "answers" => %w[reading_id observation given_at],
@@ -50,6 +52,9 @@ module Exchange
       },
       "samples" => {
         "kind" => Sample::KINDS
+      },
+      "companion_tests" => {
+        "test" => CompanionTest::TESTS
       },
       "readings" => {
         "step" => Reading::STEPS,
@@ -155,7 +160,7 @@ module Exchange
 
     def check_findings(row)
       refuse("value must be an object.") unless row["value"].is_a?(Hash)
-      Grittle::Profiles::Findings.read(row["test"], row["value"])
+      Grittle::Profiles::Findings.read(row["test"], row["value"], whole: false)
     end
 
     def check_answers(row)

@@ -32,7 +32,9 @@ module Exchange
     OWNERS = {
       "sites" => { id: :sites }, "profiles" => { id: :profiles }, "horizons" => { profile_id: :profiles },
       "samples" => { profile_id: :profiles, horizon_id: :horizons, site_id: :sites, id: :samples },
-      "reported_classes" => { horizon_id: :horizons }, "findings" => { sample_id: :samples },
+      "reported_classes" => { horizon_id: :horizons }, "findings" => { sample_id: :samples, id: :findings },
+      "companion_tests" => { id: :companion_tests },
+      "companion_places" => { companion_test_id: :companion_tests, sample_id: :samples },
       "readings" => { id: :readings }, "answers" => { reading_id: :readings }, "ribbons" => { reading_id: :readings },
       "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
     }.freeze
@@ -70,7 +72,8 @@ module Exchange
                   .flat_map { |column, ids| Sample.where(column => ids).ids }.uniq
         loose = Sample.where.not(deletion_id: nil).where(horizon_id: nil, profile_id: nil, site_id: nil).ids
         { sites: sites, profiles: profiles, horizons: horizons, samples: samples | loose,
-          readings: Reading.where.not(deletion_id: nil).ids }
+          readings: Reading.where.not(deletion_id: nil).ids, findings: Finding.where.not(deletion_id: nil).ids,
+          companion_tests: CompanionTest.where.not(deletion_id: nil).ids }
       end
     end
 
@@ -80,7 +83,9 @@ module Exchange
     def horizons = Horizon.where(id: horizon_ids)
     def samples = Sample.where(id: sample_ids)
     def reported_classes = ReportedClass.where(horizon_id: horizon_ids)
-    def findings = Finding.where(sample_id: sample_ids)
+    def findings = Finding.where(sample_id: sample_ids, deletion_id: nil)
+    def companion_tests = CompanionTest.where(id: companion_test_ids)
+    def companion_places = CompanionPlace.where(companion_test_id: companion_test_ids, sample_id: sample_ids)
     def readings = Reading.where(id: reading_ids)
     def answers = Answer.where(reading_id: reading_ids)
     def ribbons = Ribbon.where(reading_id: reading_ids)
@@ -98,6 +103,13 @@ module Exchange
     def profile_ids = @profile_ids ||= @profile ? [@profile.id] : Profile.kept.where(site: @site).ids
     def horizon_ids = @horizon_ids ||= Horizon.where(profile_id: profile_ids).ids
     def reading_ids = @reading_ids ||= Reading.kept.where(sample_id: sample_ids).ids
+
+    def companion_test_ids
+      @companion_test_ids ||= begin
+        owners = { profile_id: profile_ids, site_id: @profile ? [] : site_ids }
+        owners.flat_map { |column, ids| CompanionTest.kept.where(column => ids).ids }.uniq
+      end
+    end
 
     def sample_ids
       owners = { horizon_id: horizon_ids, profile_id: profile_ids, site_id: @profile ? [] : site_ids }

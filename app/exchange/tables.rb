@@ -101,13 +101,19 @@ module Exchange
         },
         described: "sample"
       ),
+      table("companion_tests", CompanionTest, "Sheets of companion tests that take time",
+            { "test" => :text, "note" => :text, "ended_at" => :time, "recorded_by" => :person },
+            refs: { "profile_id" => "profiles", "site_id" => "sites" }),
+      table("companion_places", CompanionPlace, "What stands on those sheets, each of a sample; when its clock began",
+            { "started_at" => :time }, refs: { "companion_test_id" => "companion_tests", "sample_id" => "samples" }),
       table(
         "findings",
         Finding,
-        "Looks at companion tests",
-        { "test" => :text, "value" => :json, "seen_at" => :time, "recorded_by" => :person },
+        "Looks at companion tests; minutes in value are those since the clock of its place began",
+        { "test" => :text, "value" => :json, "seen_at" => :time, "taken_back_at" => :time, "recorded_by" => :person },
         refs: {
-          "sample_id" => "samples"
+          "sample_id" => "samples",
+          "companion_place_id" => "companion_places"
         }
       ),
       table("readings", Reading, "Hand-texturings of one sample by one person",

@@ -3,22 +3,23 @@
 # All that hangs on one thing, by table: what goes into the bin with it, and out of it.
 class Contents
   TABLES = { sites: "Site", profiles: "Profile", horizons: "Horizon", samples: "Sample", readings: "Reading",
-             photos: "Photo" }.freeze
+             photos: "Photo", companion_tests: "CompanionTest" }.freeze
 
   # What is said of how many of each there are.
   NOUNS = { sites: "site", profiles: "profile", horizons: "horizon", samples: "sample", readings: "reading",
-            photos: "photograph" }.freeze
+            photos: "photograph", companion_tests: "companion test" }.freeze
 
   # @return [Hash{Symbol=>Array<Integer>}] numbers by table
   attr_reader :ids
 
-  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, FileImport]
+  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, CompanionTest, FileImport]
   # @param all [Boolean] also what lies in the bin or was taken away already
   def initialize(record, all: false)
     @all = all
     @ids = TABLES.keys.to_h { |table| [table, []] }
     gather(record)
     @ids[:photos] |= photos
+    @ids[:companion_tests] |= sheets
   end
 
   # @return [Hash{String=>Integer}] how many of each a person would count; a palmful is told by its reading
@@ -47,6 +48,7 @@ class Contents
     when Horizon then of_horizon(record)
     when Sample then below_samples([record.id])
     when Reading then of_reading(record)
+    when CompanionTest then of_sheet(record)
     when Photo then @ids[:photos] = [record.id]
     end
   end
@@ -80,6 +82,23 @@ class Contents
     sample = reading.sample
     alone = sample.place.nil? && within(Reading, sample_id: sample.id) == [reading.id]
     @ids[:samples] = [sample.id] if alone
+  end
+
+  # Samples that were taken for it alone go with it.
+  def of_sheet(sheet)
+    @ids[:companion_tests] = [sheet.id]
+    samples = within(Sample, id: CompanionPlace.where(companion_test: sheet).select(:sample_id))
+    others = Finding.where(sample_id: samples).where.not(companion_place: CompanionPlace.where(companion_test: sheet))
+                    .or(Finding.where(sample_id: samples, companion_place_id: nil)).distinct.pluck(:sample_id)
+    @ids[:samples] = samples - others - Reading.where(sample_id: samples).distinct.pluck(:sample_id)
+  end
+
+  # Sheets all of whose places are of these samples.
+  def sheets
+    places = CompanionPlace.where(sample_id: @ids[:samples])
+    found = places.distinct.pluck(:companion_test_id)
+    elsewhere = CompanionPlace.where(companion_test_id: found).where.not(sample_id: @ids[:samples])
+    within(CompanionTest, id: found - elsewhere.distinct.pluck(:companion_test_id))
   end
 
   def photos

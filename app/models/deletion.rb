@@ -4,7 +4,8 @@
 # bin is emptied by hand.
 class Deletion < ApplicationRecord
   OF = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "sample" => "Sample",
-         "reading" => "Reading", "photo" => "Photo", "import" => "FileImport" }.freeze
+         "reading" => "Reading", "photo" => "Photo", "companion_test" => "CompanionTest",
+         "import" => "FileImport" }.freeze
   # Those that say when they were taken away: they stay in the record of an exported profile.
   MARKED = [Horizon, Sample, Photo].freeze
 
@@ -55,6 +56,7 @@ class Deletion < ApplicationRecord
     contents.each { |model, ids| mark(model.where(id: ids, deletion_id: nil), id) }
     record.class.where(id: record.id).update_all(removed_at: deleted_at) if MARKED.include?(record.class)
     loose(contents.ids[:samples]).update_all(removed_at: deleted_at) if record.is_a?(Reading)
+    take_sheet(record, contents.ids[:samples]) if record.is_a?(CompanionTest)
     SearchTerm.where(profile_id: contents.ids[:profiles]).delete_all
     settle
   end
@@ -80,6 +82,7 @@ class Deletion < ApplicationRecord
       rows.where(removed_at: deleted_at).update_all(removed_at: nil) if MARKED.include?(model)
       mark(rows, nil)
     end
+    Finding.where(deletion_id: id).update_all(deletion_id: nil)
     (was || {}).fetch("reported", {}).each do |horizon, reading|
       Horizon.where(id: horizon).update_all(reported_reading_id: reading)
     end
@@ -127,6 +130,13 @@ class Deletion < ApplicationRecord
   def unreport(readings)
     horizons = Horizon.where(reported_reading_id: readings)
     horizons.pluck(:id, :reported_reading_id).to_h.tap { horizons.update_all(reported_reading_id: nil) }
+  end
+
+  # What was found on it goes with it, also on samples that stay.
+  def take_sheet(sheet, samples)
+    Sample.where(id: samples).update_all(removed_at: deleted_at)
+    places = CompanionPlace.where(companion_test: sheet)
+    Finding.where(companion_place: places, deletion_id: nil).update_all(deletion_id: id)
   end
 
   def loose(samples) = Sample.where(id: samples, horizon_id: nil, profile_id: nil)

@@ -41,7 +41,11 @@ class Emptying
   end
 
   def samples
-    Finding.where(sample_id: @ids[:samples]).delete_all
+    places = CompanionPlace.where(sample_id: @ids[:samples])
+                           .or(CompanionPlace.where(companion_test_id: @ids[:companion_tests])).ids
+    Finding.where(sample_id: @ids[:samples]).or(Finding.where(companion_place_id: places)).delete_all
+    CompanionPlace.where(id: places).delete_all
+    gone(CompanionTest, :companion_tests)
     gone(Sample, :samples)
   end
 

@@ -100,6 +100,14 @@ class Horizon < ApplicationRecord
     Grittle::Verdict.of_class(class_given) if class_given
   end
 
+  # @return [Hash{String=>Object}, nil] what the hand says of it, beside companion tests: see Grittle::Companions.hand
+  def hand
+    return unless speaks
+
+    estimate = Reading.estimate(speaks.observations, speaks.field_method.to_h["curve"] || Grittle::Curves::DEFAULT)
+    Grittle::Companions.hand(estimate, class_given)
+  end
+
   # @return [Grittle::NamedClass, nil] the class that was given to it
   def class_given = named && Grittle::NamedClass.from(named)
 

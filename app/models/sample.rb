@@ -11,7 +11,7 @@ class Sample < ApplicationRecord
   belongs_to :site, optional: true
   belongs_to :file_import, optional: true
   has_many :readings, -> { kept }, dependent: :restrict_with_exception, inverse_of: :sample
-  has_many :findings, -> { order(:seen_at, :id) }, dependent: :restrict_with_exception, inverse_of: :sample
+  has_many :findings, -> { standing.order(:seen_at, :id) }, dependent: :restrict_with_exception, inverse_of: :sample
 
   scope :standing, -> { where(removed_at: nil) }
 
@@ -45,6 +45,7 @@ class Sample < ApplicationRecord
   # @param to [Hash{Symbol=>Object}] :horizon, :profile with :upper_cm and :lower_cm, or :site
   # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
   def move(version, to)
+    refuse("", "It stands on the sheet of a companion test and stays with it.") if CompanionPlace.exists?(sample: self)
     before = place
     profile = to[:profile]
     check_depths(*to.values_at(:upper_cm, :lower_cm)) if profile

@@ -82,6 +82,7 @@ module CatalogueSerializer
     {
       fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
+      companion_kinds: CompanionSerializer.kinds,
       companion_tests: Grittle::Profiles::Findings::TESTS.map do |name, test|
         {
           name: name,

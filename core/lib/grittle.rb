@@ -92,6 +92,9 @@ require_relative "grittle/profiles/crumb_test"
 require_relative "grittle/entry/field"
 require_relative "grittle/entry/fields"
 require_relative "grittle/entry/columns"
+require_relative "grittle/companions/settling"
+require_relative "grittle/companions/percolation"
+require_relative "grittle/companions/fields"
 require_relative "grittle/profiles/findings"
 require_relative "grittle/entry/utm"
 require_relative "grittle/entry/position"
@@ -133,8 +136,19 @@ require_relative "grittle/consequences/one_class_off"
 require_relative "grittle/consequences/horizon_figures"
 require_relative "grittle/consequences/layers"
 require_relative "grittle/consequences/water_part"
-require_relative "grittle/companions/settling"
-require_relative "grittle/companions/percolation"
+require_relative "grittle/companions/timetable"
+require_relative "grittle/companions/at_place"
+require_relative "grittle/companions/jar"
+require_relative "grittle/companions/hole"
+require_relative "grittle/companions/crumb"
+require_relative "grittle/companions/ph_at_depth"
+require_relative "grittle/companions/fizz_at_depth"
+require_relative "grittle/companions/probe_at_depth"
+require_relative "grittle/companions/rod_at_depth"
+require_relative "grittle/companions/column"
+require_relative "grittle/companions/tests"
+require_relative "grittle/companions/running"
+require_relative "grittle/companions/hand"
 
 require_relative "grittle/assessment"
 require_relative "grittle/record/verdict"
@@ -215,6 +229,12 @@ module Grittle
   # @return [Hash{String=>Object}]
   # @raise [InvalidInput]
   def self.interpret(profile, estimates: nil) = Consequences::Interpretation.new(profile, estimates: estimates).to_h
+
+  # What a companion test comes to and what it asks for next.
+  # @param document [Hash{String=>Object}] see {Companions::Running}
+  # @return [Hash{String=>Object}]
+  # @raise [UnknownName, InvalidInput]
+  def self.companion_test(document) = Companions::Running.new(document).to_h
 
   # Everything that follows from a described profile.
   # @param profile [Hash{String=>Object}] see {Profiles::ReadDown}

@@ -36,9 +36,9 @@ RSpec.describe Grittle::Profiles::Findings do
     ["ph", { "value" => 6.5, "upper" => 6, "method" => "kit" }] => /the lower one first/,
     ["ph", { "method" => "kit" }] => "pH is needed.",
     ["ph", { "value" => 15 }] => /0 to 14/,
-    ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what the crumb does.",
+    ["fizz", { "specks" => true }] => "Effervescence is needed.", ["crumb", {}] => "Write what was seen.",
     ["taste", {}] => /no test “taste”/,
-    ["ph", { "colour" => 1 }] => "The test pH has no “colour”."
+    ["ph", { "colour" => 1 }] => "pH has no “colour”."
   }.each do |(test, typed), sentence|
     it("refuses #{test} #{typed}") do
       expect { described_class.read(test, typed) }.to raise_error(Grittle::InvalidInput, sentence)

@@ -13,6 +13,7 @@ module Grittle
       HEAVIER = FIGURES["grain_density"] - WATER
       SAND_UM = FIGURES["sand_from"]
       SILT_UM = FIGURES["silt_from"]
+      NAMES = %w[sand silt clay].freeze
       KITCHEN_S = FIGURES["kitchen_min"] * 60
 
       module_function

@@ -259,7 +259,8 @@ module Grittle
         field("note", "Note", :text, **NOTE)
       )
       SAMPLE_KINDS = { "palmful" => "Palmful", "crumb" => "Crumb", "clod" => "Clod", "bag" => "Bag for the laboratory",
-                       "reference" => "Reference" }.freeze
+                       "reference" => "Reference",
+                       "hole" => "Test hole", "spot" => "Spot", "column" => "Column" }.freeze
 
       # One pull of the auger.
       INCREMENT = table(

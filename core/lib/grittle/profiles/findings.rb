@@ -44,6 +44,20 @@ module Grittle
         Entry::Field.new("air_dry", "Air-dry", :flag),
         Entry::Field.new("poured_on", "Water was poured on it", :flag)
       )
+      # Further parts on a sheet of many places. [common practice]
+      KIT = table(
+        Entry::Field.new("kit_minutes", "Card read after", :number, range: 0.5..60, unit: "min",
+hint: "What the kit says"),
+        Companions::Fields::MINUTES,
+        Entry::Field.new("colours_drop", "The soil colours the drop", :flag),
+        Entry::Field.new("off_card", "Off the card", :flag),
+        Entry::Field.new("old_kit", "Old reagent", :flag)
+      )
+      ACID = table(
+        Companions::Fields::MINUTES,
+        Entry::Field.new("acid_tried", "Acid tried on lime", :flag),
+        Entry::Field.new("only_crushed", "Only once crushed", :flag)
+      )
       # test => its name, how it is done [common practice], the caution at its step, and its parts; the first part is
       # needed
       TESTS = {
@@ -60,6 +74,12 @@ module Grittle
             "10 min, 2 h and 20 h."
         }
       }.each_value(&:freeze).freeze
+      # Tests that are made on a sheet alone, and what they and the others write down there.
+      ON_SHEETS = {
+        "ph" => PH.merge(KIT).freeze, "fizz" => FIZZ.merge(ACID).freeze, "crumb" => CRUMB,
+        "jar" => Companions::Fields::JAR, "percolation" => Companions::Fields::PERCOLATION,
+        "probe" => Companions::Fields::PROBE, "rod" => Companions::Fields::ROD, "columns" => Companions::Fields::COLUMNS
+      }.freeze
       # Parts that are the same for all samples tested at one time.
       SHARED = %w[method step minutes water size_mm air_dry].freeze
       CRUMB_FACTS = %w[water air_dry swells remoulded_disperses carbonate_or_gypsum suspension poured_on].freeze
@@ -68,16 +88,25 @@ module Grittle
 
       # @param test [String] one of TESTS
       # @param input [Hash{String=>Object}] parts as typed
+      # @param whole [Boolean] whether it is a finding by itself; a sheet is filled in part by part
       # @return [Hash{String=>Object}] as kept, blanks left out
       # @raise [InvalidInput, UnknownName]
-      def read(test, input)
-        fields = (TESTS[test] || raise(UnknownName.new("test", test, TESTS.keys)))[:fields]
-        unknown = input.keys - fields.keys
-        refuse(unknown.first, "The test #{TESTS[test][:name]} has no “#{unknown.first}”.") unless unknown.empty?
-        kept = input.to_h { |name, value| [name, fields[name].read(value)] }.compact
-        check(test, fields.values.first, kept)
+      def read(test, input, whole: true)
+        known = fields(test)
+        unknown = input.keys - known.keys
+        refuse(unknown.first, "#{title(test)} has no “#{unknown.first}”.") unless unknown.empty?
+        kept = input.to_h { |name, value| [name, known[name].read(value)] }.compact
+        refuse(known.keys.first, "Write what was seen.") if kept.empty?
+        check(test, known.values.first, kept, whole: whole)
         kept
       end
+
+      # @return [Hash{String=>Entry::Field}] everything that may be written down at a test
+      # @raise [UnknownName]
+      def fields(test) = ON_SHEETS[test] || raise(UnknownName.new("test", test, ON_SHEETS.keys))
+
+      # @return [String]
+      def title(test) = TESTS.key?(test) ? TESTS[test][:name] : Companions::TESTS.fetch(test).title
 
       # @param test [String]
       # @param looks [Array<Hash>] oldest first
@@ -91,7 +120,8 @@ module Grittle
         case test
         when "ph" then say_ph(seen)
         when "fizz" then say_fizz(seen)
-        else crumb(looks).sentence
+        when "crumb" then crumb(looks).sentence
+        else "#{title(test).downcase}: #{Companions::TESTS.fetch(test).place_class.new(looks).said}"
         end
       end
 
@@ -108,21 +138,25 @@ module Grittle
 
       def say_ph(seen)
         read = seen.values_at("value", "upper").compact
+        return "pH not read yet" if read.empty?
+
         classes = read.map { |value| Ph.class_of(value) }.uniq
         "pH #{read.map { |value| Units.number(value) }.join(' to ')}, #{classes.join(' to ')}"
       end
 
       def say_fizz(seen)
+        return "effervescence not tried yet" unless seen["effervescence"]
+
         word = Entry::Fields::HORIZON["effervescence"].say(seen["effervescence"]).downcase
         return "no effervescence#{', though on pale specks: it may be white clay' if seen['specks']}" if word == "none"
 
         "#{word} effervescence#{' on pale specks' if seen['specks']}"
       end
 
-      def check(test, first, kept)
-        refuse(first.name, "#{first.label} is needed.") unless kept.key?(first.name) || test == "crumb"
-        refuse("slaking", "Write what the crumb does.") if kept.empty?
-        check_ph(kept) if test == "ph"
+      def check(test, first, kept, whole:)
+        refuse(first.name, "#{first.label} is needed.") if whole && TESTS.key?(test) && test != "crumb" &&
+                                                           !kept.key?(first.name)
+        check_ph(kept) if test == "ph" && kept.key?("value")
       end
 
       # A card is read at its own steps, or between two that follow each other.

@@ -54,6 +54,26 @@ module Grittle
                   "that goes back.",
         more: "Follow the sheet that came with the kit, take the used crumbs home, and wash your hands before you eat."
       },
+      "services" => {
+        sentence: "Have buried cables and pipes located before you dig, auger or probe.",
+        more: "Ask the local service before every hole, also a narrow one. Stop at anything hard that is no stone."
+      },
+      "holes" => {
+        sentence: "Cover and mark every hole that is left, also for an hour.",
+        more: "A hole of a hand's width breaks a leg. Fill it when the test is done."
+      },
+      "effluent" => {
+        sentence: "Where effluent was spread wear gloves and wash: it carries pathogens.",
+        more: "Use clean water for the test, keep children and animals away, and disinfect the tools."
+      },
+      "dispersant" => {
+        sentence: "Keep dispersant out of eyes and off skin.",
+        more: "Read the sheet of the one you use, label the jar, and do not pour it into a ditch or stream."
+      },
+      "plastic" => {
+        sentence: "Use plastic, not glass: a wet jar slips.",
+        more: "Clear and straight-sided, with a lid that closes."
+      },
       "results" => {
         sentence: "Hand texture is an estimate.",
         more: "Effluent disposal, footings, dams, slopes and contamination are decided under local codes by licensed " \
