@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "demo_clock"
+require_relative "demo_companion_sheets"
 require_relative "demo_picture"
 
 # An invented valley for an empty database: three sites, four profiles, seventeen horizons, one profile half done. What
@@ -208,6 +209,7 @@ module Demo
         quick(clock)
         profile(Site.find_by!(name: "High Tare"), HALF_DONE, clock)
         clock.pass(60..120)
+        CompanionSheets.load(Profile.find_by!(name: "Tare 1"), clock)
         photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.speaks)
       end
     end

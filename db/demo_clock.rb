@@ -28,6 +28,16 @@ module Demo
       travel_to(@now)
     end
 
+    # @param time [Time] that something happens at, while the day goes on where it was
+    def at(time)
+      travel_back
+      travel_to(time)
+      yield
+    ensure
+      travel_back
+      travel_to(@now)
+    end
+
     # @param seconds [Range] that something takes
     def pass(seconds)
       @now += @random.rand(seconds)

@@ -49,7 +49,7 @@ class CompanionPlace < ApplicationRecord
   end
 
   # @return [String] "60 cm", "Hole 2"
-  def name = [sample.label, (sample.depth_text if sample.upper_cm)].compact.join(", ").presence || "no depth"
+  def name = sample.place_name
 
   # @return [Hash{String=>Object}] as Grittle.companion_test takes it
   def describe(beside:, now:)

@@ -62,7 +62,8 @@ class Horizon < ApplicationRecord
       "seen" => seen,
       "moist_colour" => moist_colour,
       "reported_class" => reported_class&.named,
-      "readings" => readings.map { |reading| whole(reading, felt: felt, taken_for: taken_for) }
+      "readings" => readings.map { |reading| whole(reading, felt: felt, taken_for: taken_for) },
+      **(felt ? { "tests" => tests } : {})
     }
   end
 
@@ -131,6 +132,16 @@ class Horizon < ApplicationRecord
 
   # @return [Grittle::Profiles::Munsell, nil]
   def colour(name) = self[name] && Grittle::Profiles::Munsell.new(self[name])
+
+  # @return [Array<Hash>] what companion tests found in it, as Grittle::Consequences::FoundTests takes it
+  def tests
+    samples.reject(&:removed_at).flat_map do |sample|
+      sample.findings.group_by(&:test).map do |test, looks|
+        { "test" => test, "name" => sample.place_name, "depth_cm" => sample.upper_cm&.to_f,
+          "looks" => looks.map(&:value) }
+      end
+    end
+  end
 
   private
 

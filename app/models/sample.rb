@@ -94,6 +94,9 @@ class Sample < ApplicationRecord
     place&.increment_at(upper_cm, lower_cm)&.fetch("condition", nil).then { |found| found unless found == "whole" }
   end
 
+  # @return [String] "Hole 2, 60 cm"
+  def place_name = [label, (depth_text if upper_cm)].compact.join(", ").presence || "no depth"
+
   # @return [String] "20 cm" or "20 to 30 cm"
   def depth_text
     return "no depth" unless upper_cm

@@ -9,6 +9,7 @@ module Routes
                                              :reported_classes,
                                              :profile,
                                              {
+                                               samples: :findings,
                                                readings: [
                                                  :assignments,
                                                  :textured_by,

@@ -44,6 +44,19 @@ export const router = createRouter({
       meta: { title: 'Horizon' },
     },
     {
+      path: '/companion-tests',
+      name: 'companions',
+      component: () => import('./companions/CompanionsPage.vue'),
+      meta: { title: 'Companion tests' },
+    },
+    {
+      path: '/companion-tests/:id(\\d+)',
+      name: 'companion',
+      component: () => import('./companions/SheetPage.vue'),
+      props: ({ params }) => ({ id: Number(params.id) }),
+      meta: { title: 'Companion test' },
+    },
+    {
       path: '/compare',
       name: 'compare',
       component: () => import('./compare/ComparePage.vue'),

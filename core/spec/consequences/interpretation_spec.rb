@@ -52,6 +52,25 @@ RSpec.describe Grittle::Consequences::Interpretation do
     expect(found["water"]["hindered"]).to include("to_cm" => 20, "why" => "Massive and firm.")
   end
 
+  it "takes what companion tests found into limits and figures, beside what texture suggests" do
+    found_in = lambda do |test, *looks, **more|
+      { "test" => test, "name" => "30 cm", "depth_cm" => 30.0, "looks" => looks, **more }
+    end
+    bt = loam_over_clay[1].merge(
+      "tests" => [found_in["crumb", { "minutes" => 5, "slaking" => "fully", "dispersion" => "complete" }],
+                  found_in["rod", { "wet_mm" => 110, "dry_mm" => 100 }],
+                  found_in["probe", { "mpa" => 2.5, "stone" => false }], found_in["ph", { "value" => 9.5 }]]
+    )
+    found = Grittle.interpret(profile(loam_over_clay[0], bt, loam_over_clay[2]))
+    expect(found["limits"].map { |one| one.values_at("depth_cm", "reason") }).to include(
+      [20, "A crumb disperses in water (class 1)."], [20, "pH 9.5 by kit."],
+      [30.0, "Penetration resistance 2.5 MPa, roots are stopped, but for cracks (1 push)."]
+    )
+    swells = found["horizons"][1]["figures"].find { |one| one["id"] == "shrink_swell" }
+    expect(swells["measured"]).to eq ["Rod shrinkage, 30 cm: shrinks by 10 % of its dry length: very high."]
+    expect(found["tests"].map { |one| one["title"] }).to include("Crumb in still water", "Rod shrinkage")
+  end
+
   it "leaves open what was not seen, and names a layer without texture" do
     found = Grittle.interpret(profile(horizon("A", 0, 20, [30, 31], "neither", "L"), horizon("B", 20, 60)))
     expect(found["water"]).to include("to_cm" => 60, "at_least" => true, "without" => ["B"], "category" => nil)

@@ -5,6 +5,9 @@ export type Schemas = components['schemas']
 /** A reading; while its estimate is on its way, that of the answers before stands in it. */
 export type Reading = Schemas['Reading'] & { estimateFollows?: boolean }
 export type Ribbon = Schemas['Ribbon']
+export type Sheet = Schemas['CompanionSheet']
+export type SheetPlace = Schemas['CompanionPlace']
+export type CompanionKind = Schemas['CompanionKind']
 export type Profile = Schemas['Profile']
 export type ProfileSummary = Schemas['ProfileSummary']
 export type Horizon = Schemas['Horizon']

@@ -1,6 +1,6 @@
 import { keepPreviousData, QueryClient, queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { request, type Catalogue, type Profile, type Reading, type Schemas } from './client'
+import { request, type Catalogue, type Profile, type Reading, type Schemas, type Sheet } from './client'
 import { isPassing } from './problem'
 
 export const queryClient = new QueryClient({
@@ -58,6 +58,31 @@ export const quickQuery = (page = 1, wanted: Partial<Wanted> & { near?: string }
 }
 export const profileQuery = (id: number) =>
   queryOptions({ queryKey: ['profile', id], queryFn: () => request<Profile>('GET', `/api/profiles/${id}`) })
+/** A sheet of a companion test; others may enter looks on it too. */
+export const sheetQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['companion', id],
+    queryFn: () => request<Sheet>('GET', `/api/companion-tests/${id}`),
+    refetchInterval: 15_000,
+  })
+type Sheets = { tests: Schemas['CompanionLine'][]; page: number; pages: number; total: number }
+export const sheetsQuery = (page: number, profile?: number) =>
+  queryOptions({
+    queryKey: ['companions', page, profile ?? 0],
+    queryFn: () =>
+      request<Sheets>('GET', `/api/companion-tests?page=${page}${profile ? `&profile_id=${profile}` : ''}`),
+    placeholderData: keepPreviousData,
+  })
+export const timersQuery = queryOptions({
+  queryKey: ['timers'],
+  queryFn: async () => {
+    const found = await request<Schemas['Timers']>('GET', '/api/timers')
+    // ms that this device's clock is behind the server's.
+    return { ...found, behind: Date.parse(found.now) - Date.now() }
+  },
+  refetchInterval: 20_000,
+  refetchOnWindowFocus: true,
+})
 export const readingQuery = (id: number) => queryOptions({ queryKey: ['reading', id], queryFn: () => newest(id) })
 /** The reading, unless what an answer has brought in the meantime is newer than what was read. */
 async function newest(id: number): Promise<Reading> {

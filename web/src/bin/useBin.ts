@@ -3,7 +3,7 @@ import { useTray } from '@/beside/useTray'
 import { forgetLists, queryClient, request, type Schemas } from '@/api'
 
 type Deletion = Schemas['Deletion']
-export type Deletable = 'site' | 'profile' | 'horizon' | 'sample' | 'reading' | 'photo' | 'import'
+export type Deletable = 'site' | 'profile' | 'horizon' | 'sample' | 'reading' | 'photo' | 'companion_test' | 'import'
 type Asked = { of: Deletable; id: number; then?: () => void }
 
 /** What somebody wants to delete, while it is asked about. */
@@ -14,7 +14,8 @@ const trouble = ref('')
 
 function renew(): void {
   forgetLists()
-  for (const list of ['deletions', 'imports', 'reading']) void queryClient.invalidateQueries({ queryKey: [list] })
+  for (const list of ['deletions', 'imports', 'reading', 'companions', 'timers'])
+    void queryClient.invalidateQueries({ queryKey: [list] })
 }
 
 /** Deleting, and undoing it: one of each for the whole page, drawn by App.vue. */

@@ -202,6 +202,7 @@ function addProfile(site: Site): void {
         :total="quick.data.value.total"
       />
       <div class="grid grid-cols-2 gap-2">
+        <RouterLink to="/companion-tests" class="button col-span-2">Companion tests</RouterLink>
         <RouterLink to="/triangle" class="button">Triangle</RouterLink>
         <RouterLink to="/tests" class="button">Tests</RouterLink>
         <RouterLink to="/settings" class="button">Settings</RouterLink>

@@ -50,6 +50,7 @@ const OFF: Record<string, string> = {
           </li>
         </ul>
         <div class="grid gap-1 content-start">
+          <p v-for="m in one.measured" :key="m" class="font-semibold" data-measured>{{ m }}</p>
           <p v-if="one.says">{{ one.says }}</p>
           <p>
             By class:

@@ -202,6 +202,29 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
           </p>
         </section>
 
+        <section
+          v-if="shown!.tests.length"
+          aria-labelledby="tests-title"
+          class="grid gap-2 border-t-2 border-ink pt-2"
+          data-tests
+        >
+          <h2 id="tests-title" class="text-2xl">Companion tests</h2>
+          <ul class="grid">
+            <li
+              v-for="(t, i) in shown!.tests"
+              :key="i"
+              class="grid desk:grid-cols-[5rem_18rem_1fr] gap-x-4 border-b border-feint py-1"
+            >
+              <b>{{ t.horizon }}</b>
+              <span class="text-pencil">{{ t.title }}, {{ t.name }}</span>
+              <span>
+                <b :class="t.void ? 'line-through' : ''">{{ t.said }}.</b>
+                {{ [t.beside, ...t.problems].filter(Boolean).join(' ') }}
+              </span>
+            </li>
+          </ul>
+        </section>
+
         <section aria-labelledby="horizons-title" class="grid gap-2 border-t-2 border-ink pt-2">
           <h2 id="horizons-title" class="text-2xl">Horizon by horizon</h2>
           <div class="flex flex-wrap gap-1.5" role="group" aria-label="Horizon">

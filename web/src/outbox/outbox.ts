@@ -16,6 +16,8 @@ export type Write = {
   answers?: Record<string, unknown>
   /** What it does, for the person. */
   label: string
+  /** One of several that are alike: it never takes the place of one that still waits. */
+  apart?: boolean
   /** A file that is sent as it is in place of a body, by the name it is kept under on the device. */
   file?: string
 }
@@ -90,7 +92,13 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
   /** Puts a write at the end. A later place of the bench replaces one that still waits. */
   function add(write: Omit<Write, 'key'>): void {
     const last = queue.value.at(-1)
-    if (write.version === null && last?.version === null && queue.value.length > 1 && last.path === write.path) {
+    if (
+      !write.apart &&
+      write.version === null &&
+      last?.version === null &&
+      queue.value.length > 1 &&
+      last.path === write.path
+    ) {
       last.body = { ...last.body, ...write.body }
     } else {
       const versioned = queue.value.some((waiting) => waiting.version !== null)

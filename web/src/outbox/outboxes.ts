@@ -6,8 +6,10 @@ import {
   request,
   forgetLists,
   type ApiProblem,
+  sheetQuery,
   type Profile,
   type Reading,
+  type Sheet,
 } from '@/api'
 import { createOutbox, type Options, type Outbox, type Write } from './outbox'
 import { claimOutbox, recordsLeftBehind } from './owner'
@@ -56,6 +58,16 @@ export const horizonRecord = (id: number, profile: number): Record<Profile> => (
   onSaved: (saved) => {
     queryClient.setQueryData(profileQuery(profile).queryKey, saved)
     void queryClient.invalidateQueries({ queryKey: ['sites'] })
+  },
+})
+
+/** A sheet of a companion test: what is seen on it is only added. */
+export const sheetRecord = (id: number): Record<Sheet> => ({
+  name: `companion-${id}`,
+  versionIn: ({ version }) => version,
+  onSaved: (saved) => {
+    queryClient.setQueryData(sheetQuery(id).queryKey, saved)
+    for (const list of ['timers', 'companions', 'profile']) void queryClient.invalidateQueries({ queryKey: [list] })
   },
 })
 
@@ -110,8 +122,10 @@ export function sendWhatIsLeft(): void {
   window.addEventListener('online', () => open.forEach((box) => void box.flush()))
   void recordsLeftBehind().then((names) => {
     for (const name of names) {
+      const [, sheet] = name.match(/^companion-(\d+)$/) ?? []
       const [, horizon, profile] = name.match(/^horizon-(\d+)-(\d+)$/) ?? []
       if (horizon) void openOutbox(horizonRecord(Number(horizon), Number(profile)))
+      else if (sheet) void openOutbox(sheetRecord(Number(sheet)))
       else if (/^\d+$/.test(name)) void openOutbox(readingRecord(Number(name)))
     }
   })

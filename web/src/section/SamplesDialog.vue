@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import { useWords, type Profile, type Schemas } from '@/api'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
-import { numberOr, type Written } from '@/shared/described'
+import { depthList } from '@/shared/depthList'
+import { type Written } from '@/shared/described'
 import FieldInput from '@/shared/FieldInput.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -24,16 +25,7 @@ const tests = computed(() => [
   ...words.value.companion_tests.map(({ name, title }) => ({ value: name, name: title })),
 ])
 const chosen = computed(() => words.value.companion_tests.find(({ name }) => name === test.value))
-/** "2, 20, 40-60": what stands between commas is one depth or a stretch. */
-const asked = computed(() =>
-  depths.value
-    .split(/[,;]\s*|\s+/)
-    .filter(Boolean)
-    .map((text) => {
-      const [upper, lower] = text.split(/-|–|to/)
-      return { text, upper_cm: numberOr(upper ?? ''), lower_cm: lower ? numberOr(lower) : null }
-    }),
-)
+const asked = computed(() => depthList(depths.value))
 const found = ref<Record<string, Written>>({})
 const of = (text: string): Written => (found.value[text] ??= {})
 // What was the same for all is given once.

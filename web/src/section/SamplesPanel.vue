@@ -47,6 +47,9 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
   <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
     <div class="flex flex-wrap items-center gap-4">
       <h2 id="samples-title" class="text-2xl grow">Samples at depths</h2>
+      <RouterLink class="button button-desk print:hidden" :to="`/companion-tests?profile=${profile.id}`"
+        >Companion tests</RouterLink
+      >
       <button type="button" class="button button-desk print:hidden" @click="taking = true">Take samples</button>
     </div>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
@@ -65,10 +68,10 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
         <p class="leading-snug">
           <span class="text-pencil"
             >{{ s.kind_name }}{{ s.horizon ? ` in ${s.horizon}` : ', in no horizon'
-            }}{{ s.label ? `, ${s.label}` : '' }}.</span
-          >
-          <template v-for="f in s.findings" :key="f.test"
-            >{{ f.said }} <span class="text-pencil text-base">{{ dayAndTime(f.seen_at) }}</span>.
+            }}{{ s.label ? `, ${s.label}` : '' }}.
+          </span>
+          <template v-for="f in s.findings" :key="f.test">
+            {{ f.said }} <span class="text-pencil text-base">{{ dayAndTime(f.seen_at) }}</span>.
             <span v-if="f.advice" class="font-semibold">{{ f.advice }} </span></template
           ><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span
           ><span v-if="s.disturbed" class="font-semibold text-iron"

@@ -5,7 +5,8 @@ module Grittle
     # What a described profile means for water, roots and work: for each horizon and down the profile, with how surely.
     # A hash in, a hash out.
     #
-    #   as Profiles::ReadDown has it, where each reading has "observations" and "method", and further
+    #   as Profiles::ReadDown has it, where each reading has "observations" and "method", each horizon may have "tests"
+    #   (see FoundTests), and further
     #   "seen"     fields of Entry::Fields::PROFILE
     #   "assumed"  "root_depth_cm", "amount_mm", "daily_mm", "share", "efficiency", "rate_mm_h"; per horizon
     #              "organic_matter" and "density_factor"
@@ -22,7 +23,7 @@ module Grittle
       CLASSED_TO = 150
 
       # One horizon with what follows from it; figures is nil where it has no texture.
-      Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, keyword_init: true) do
+      Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, :tests, keyword_init: true) do
         # What is said of it: of organic carbon only where it is known, and in topsoil.
         # @return [Array<Consequence>]
         def consequences
@@ -46,7 +47,8 @@ module Grittle
         @seen = profile["seen"] || {}
         @given = USUAL.merge((profile["assumed"] || {}).compact)
         @estimates = estimates || Interpretation.method(:estimate)
-        @layers = @down.speaking.map { |described, reading| layer(described, reading) }
+        tests = profile["horizons"].map { |horizon| horizon["tests"] }
+        @layers = @down.speaking.zip(tests).map { |(described, reading), found| layer(described, reading, found) }
       end
 
       # @param observations [Hash{String=>Object}]
@@ -57,7 +59,7 @@ module Grittle
       end
 
       # @return [Hash{String=>Object}] "horizons", "matters", "limits", "water", "wetting", "irrigation", "groups",
-      #   "downward", and what ReadDown says of "perching", "sandwiches" and "wetness"
+      #   "downward_mm_h", "tests", and what ReadDown says of "perching", "sandwiches" and "wetness"
       def to_h
         {
           "horizons" => @layers.map { |layer| horizon(layer) },
@@ -68,19 +70,26 @@ module Grittle
           "irrigation" => irrigation,
           "groups" => groups,
           "downward_mm_h" => downward,
+          "tests" => @layers.flat_map { |layer| layer.tests.to_a },
           "assumed" => @given.except("horizons")
         }.merge(@down.to_h.slice("perching", "sandwiches", "wetness"))
       end
 
       private
 
-      def layer(described, reading)
+      def layer(described, reading, tests)
         depths = described.depths
         told = described.seen["organic_matter"].to_s[PERCENT, 1]&.tr(",", ".")&.to_f
         organic = given_of(described, "organic_matter") || told ||
                   Consequences.assumed_organic_matter(depths.upper, depths.lower)
         Layer.new(described: described, figures: figures(described, reading, organic), organic_matter: organic,
-                  assumed: told.nil? && given_of(described, "organic_matter").nil?, by: reading&.values_at("by", "day"))
+                  tests: found(tests, described, reading), by: reading&.values_at("by", "day"),
+                  assumed: told.nil? && given_of(described, "organic_matter").nil?)
+      end
+
+      def found(tests, described, reading)
+        hand = Companions.hand(estimated(reading || {}), described.named) if tests&.any?
+        FoundTests.new(tests, described.designation, hand)
       end
 
       # What the person assumes of one horizon, by its designation.
@@ -142,7 +151,8 @@ module Grittle
         claim = Claim.of(odds) unless odds.empty?
         {
           "id" => consequence.id, "label" => consequence.label, "unit" => consequence.unit,
-          "source" => consequence.source, "says" => consequence.says, **values(layer, consequence),
+          "source" => consequence.source, "says" => consequence.says,
+          "measured" => layer.tests.measured(consequence.id), **values(layer, consequence),
           "categories" => categories(odds),
           "claim" => claim && Claim.say(claim), "strength" => claim && claim["strength"],
           "one_class_off" => layer.figures.one_class_off(consequence).to_h
@@ -205,7 +215,8 @@ module Grittle
       def limits
         @limits ||= Limits.new(
           @layers.map do |layer|
-            Limits::Seen.new(described: layer.described, ksat: layer.figures&.ksat&.p50, code: layer.figures&.likeliest)
+            Limits::Seen.new(described: layer.described, ksat: layer.figures&.ksat&.p50,
+                             code: layer.figures&.likeliest, tests: layer.tests)
           end,
           @seen,
           Profiles::Wetness.new(@layers.map(&:described))

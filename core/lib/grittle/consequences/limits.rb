@@ -22,8 +22,9 @@ module Grittle
       # One limit. roots, water: what it does to them, nil for nothing.
       Limit = Struct.new(:depth_cm, :reason, :roots, :water, keyword_init: true)
 
-      # One horizon: what was seen of it, its middle Ksat (mm/h, nil: unknown), the class or grade it stands for.
-      Seen = Struct.new(:described, :ksat, :code, keyword_init: true)
+      # One horizon: what was seen of it, its middle Ksat (mm/h, nil: unknown), the class or grade it stands for, and
+      # the FoundTests of companion tests.
+      Seen = Struct.new(:described, :ksat, :code, :tests, keyword_init: true)
 
       # @param horizons [Array<Seen>] from the surface down
       # @param profile [Hash{String=>Object}] fields of Entry::Fields::PROFILE
@@ -67,7 +68,7 @@ module Grittle
         depth = one.described.depths.upper
         seen = one.described.seen
         [hard(one, depth, seen), dense(depth, seen), slow(one, at, depth), milky(depth, seen), coarse(one, depth),
-         acid(depth, seen), other(one, at, depth)]
+         acid(depth, seen), other(one, at, depth), *one.tests&.limits(depth)]
       end
 
       def hard(one, depth, seen)

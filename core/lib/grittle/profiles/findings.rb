@@ -110,8 +110,10 @@ hint: "What the kit says"),
 
       # @param test [String]
       # @param looks [Array<Hash>] oldest first
-      # @return [Hash{String=>Object}] what stands
-      def standing(looks) = looks.reduce({}) { |sum, look| sum.merge(look) }
+      # @return [Hash{String=>Object}] what stands; a colour that was read anew lies between none
+      def standing(looks)
+        looks.reduce({}) { |sum, look| (look.key?("value") ? sum.except("upper") : sum).merge(look) }
+      end
 
       # @param looks [Array<Hash>] oldest first
       # @return [String] for a person
