@@ -30,7 +30,7 @@ RSpec.describe "companion tests by the clock" do
 
     it "keep a late look with its real minutes and say why it counts for no time" do
       found = one("crumb", { "minutes" => 300, "slaking" => "fully", "dispersion" => "none" })
-      expect(found["marks"]).to eq(["after 5 h, asked for after 20 h: kept, counts for no time"])
+      expect(found["marks"]).to eq(["after 5 h, asked for after 2 h: kept, counts for no time"])
     end
 
     it "call a look missed once the next one's time has come" do

@@ -19,6 +19,8 @@ const emit = defineEmits<{
 const values = computed(() => props.place.values as Record<string, unknown>)
 const runs = computed(() => props.place.started_at !== null)
 const since = computed(() => (runs.value ? countdown(props.now - Date.parse(props.place.started_at!)) : ''))
+/** As a sentence begins; pH stays pH. */
+const said = computed(() => props.place.said.replace(/^[a-z](?=[a-z ])/, (letter) => letter.toUpperCase()))
 const timed = computed(
   () => props.place.due.length > 0 || props.kind.name === 'percolation' || props.kind.name === 'jar',
 )
@@ -67,7 +69,7 @@ const flag = (name: string) => values.value[name] === true
     </LookEntry>
     <div class="grid gap-1 border-t-2 border-ink pt-2">
       <p class="text-xl font-extrabold leading-tight" :class="place.void ? 'line-through' : ''" data-said>
-        {{ place.said.charAt(0).toUpperCase() + place.said.slice(1) }}
+        {{ said }}
       </p>
       <p v-if="place.advice" class="font-semibold leading-snug">{{ place.advice }}</p>
       <p
@@ -136,7 +138,7 @@ const flag = (name: string) => values.value[name] === true
       </div>
     </details>
     <details v-if="place.looks.length">
-      <summary class="summary-line">{{ place.looks.length === 1 ? '1 look' : `${place.looks.length} looks` }}</summary>
+      <summary class="summary-line">What was written down ({{ place.looks.length }})</summary>
       <ol class="grid">
         <li v-for="l in place.looks" :key="l.id" class="flex items-center gap-3 border-b border-feint py-1">
           <p class="grow leading-snug">

@@ -44,7 +44,12 @@ const STATES: Record<string, string> = { saved: 'Saved', saving: 'Saving', confl
 <template>
   <PageState v-if="!sheet" :error="query.error.value" @retry="query.refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <PageHead :title="sheet.name" :line="sheet.site?.name ?? ''" back="/companion-tests" back-name="Companion tests">
+    <PageHead
+      :title="sheet.name"
+      :line="sheet.site?.name ?? ''"
+      :back="owner ? `/companion-tests?profile=${owner.id}` : '/companion-tests'"
+      back-name="Companion tests"
+    >
       <span role="status" class="text-base text-pencil" data-saved>{{
         STATES[saved] ?? `${waiting} on this device, not sent`
       }}</span>

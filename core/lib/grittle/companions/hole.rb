@@ -28,7 +28,7 @@ module Grittle
       # Every reading has its own time, from the last filling or the last reading.
       def due
         found = drops.map { |drop| level(drop.began, usual(drop)) }
-        found.unshift(soaked) if soaks? && (begun_at.nil? || soak_min.positive?)
+        found.unshift(soaked) if begun_at.nil? || soak_min.positive?
         found << level(last_at, interval) if begun_at && !done?
         found
       end
@@ -46,9 +46,8 @@ module Grittle
       end
 
       def advice
-        return "Fill it with 300 mm of water to soak it." unless begun_at || soaks?
         if begun_at.nil? && soak_min.positive?
-          return "Soak it for #{Companions.minutes(soak_min)}, keeping water in it."
+          return "Fill 300 mm of water in and soak it for #{Companions.minutes(soak_min)}."
         end
         return "Fill it to #{Units.number(fill_mm)} mm and begin." if begun_at.nil?
         return steady_said if done?
@@ -187,7 +186,6 @@ module Grittle
 
       # How long a drop was to take: short ones follow the first that was gone in half an hour.
       def usual(drop) = FIGURES["drop_min"][first_gone && drop.began >= first_gone.ended ? "short" : "long"]
-      def soaks? = !self["soak"].nil?
       def soak_min = FIGURES["soak_min"].fetch(self["soak"] || "four_hours")
       def fill_mm = self["from_mm"] || FIGURES["fill_mm"]
       def begun_at = looks.find { |look| look["refilled"] && look["minutes"] }&.fetch("minutes")

@@ -19,8 +19,8 @@ module Grittle
       def reminder = FIGURES["reminder_min"].find { |least, _| span >= least }.last
     end
 
-    # The looks that a test asks for, and those that were made: a look counts for the time that is nearest to it, if it
-    # is within a fifth of it; others are kept with their real minutes and marked. Frozen.
+    # The looks that a test asks for, and those that were made: a look counts for the time that is nearest to it by their
+    # ratio, if it is within a fifth of it; others are kept with their real minutes and marked. Frozen.
     class Timetable
       # "done": a look counts for it; "late": one was made, but off its time; "missed": the next look's time has come
       # without one; "open": still to come, or overdue
@@ -66,7 +66,13 @@ module Grittle
         Entry.new(due: due, state: state, looked_at: on_time || own.last).freeze
       end
 
-      def nearest(look) = @dues.min_by { |due| (look - due.minutes).abs / [due.span, 1e-6].max.to_f }
+      def nearest(look) = @dues.min_by { |due| ratio(look - (due.from || 0), due.span) }
+
+      def ratio(elapsed, span)
+        return elapsed.to_f.abs if span <= 0
+
+        elapsed.positive? ? Math.log(elapsed / span.to_f).abs : Float::INFINITY
+      end
 
       def passed?(following, now)
         now && following && now >= following.minutes - (FIGURES["look_within"] * following.span)
