@@ -6,7 +6,9 @@ require "committee"
 
 require_relative "database"
 require_relative "models"
+require_relative "fonts"
 require_relative "exchange"
+require_relative "reports"
 require_relative "gps_receiver"
 require_relative "problem"
 require_relative "gate"
@@ -18,6 +20,7 @@ require_relative "serializers/description_serializer"
 require_relative "serializers/import_serializer"
 require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
+require_relative "serializers/report_serializer"
 require_relative "serializers/side_by_side_serializer"
 require_relative "serializers/standing_serializer"
 require_relative "serializers/work_serializer"
@@ -37,6 +40,7 @@ require_relative "routes/fieldbook"
 require_relative "routes/companions"
 require_relative "routes/interpretation"
 require_relative "routes/readings"
+require_relative "routes/reports"
 
 # The routes under /api, and where the core's refusals become statuses.
 class Api < Sinatra::Base
@@ -79,6 +83,7 @@ class Api < Sinatra::Base
   register Routes::Fieldbook
   register Routes::Interpretation
   register Routes::Readings
+  register Routes::Reports
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
   QUERY = [

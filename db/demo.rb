@@ -199,6 +199,24 @@ module Demo
     ]
   }.freeze
 
+  # A table as an authority might issue one; none did.
+  TABLE = {
+    name: "Invented example table", authority: "No authority: invented for the demo", dated_on: "2026-09-01",
+    csv: <<~CSV
+      match,structure_grade,structure_type,value,unit,note
+      1,,,50,mm/d,invented
+      2,,,40,mm/d,invented
+      SL,massive,,unsuitable,,invented
+      3,,,25,mm/d,invented
+      4,moderate,,15,mm/d,invented
+      4,weak,,10,mm/d,invented
+      4,massive,,unsuitable,,invented
+      5,,,8,mm/d,invented
+      6,strong,,5,mm/d,invented
+      6,,,unsuitable,,invented
+    CSV
+  }.freeze
+
   module_function
 
   def load
@@ -209,6 +227,7 @@ module Demo
         quick(clock)
         profile(Site.find_by!(name: "High Tare"), HALF_DONE, clock)
         clock.pass(60..120)
+        AssessorTable.make(Fieldbook.current, TABLE)
         CompanionSheets.load(Profile.find_by!(name: "Tare 1"), clock)
         photograph(Profile.find_by!(name: "Tare 2").horizons.find { |layer| layer.designation == "Bt1" }.speaks)
       end

@@ -11,13 +11,6 @@ module Exchange
     MEDIA_TYPE = "application/pdf"
     # More is a book, not a sheet, and would be held in memory.
     MOST = 60
-    FONT = "Atkinson Hyperlegible Next"
-    FONT_FOLDER = File.expand_path("../../web/node_modules/@expo-google-fonts/atkinson-hyperlegible-next", __dir__)
-    FONT_FILES = {
-      normal: "400Regular/AtkinsonHyperlegibleNext_400Regular.ttf",
-      bold: "700Bold/AtkinsonHyperlegibleNext_700Bold.ttf",
-      italic: "400Regular_Italic/AtkinsonHyperlegibleNext_400Regular_Italic.ttf"
-    }.freeze
     # What of a horizon is said in the table beside depth, class, ribbon and clay, column by column.
     SEEN = {
       "Colour, mottles" => %w[mottle_abundance mottle_kind mottle_colour],
@@ -63,8 +56,7 @@ module Exchange
             Creator: "Grittle"
           }
         )
-      @pdf.font_families.update(FONT => FONT_FILES.transform_values { |file| File.join(FONT_FOLDER, file) })
-      @pdf.font(FONT, size: 9.5)
+      Fonts.into(@pdf, size: 9.5)
       @pdf.text("There is no profile yet.") if @profiles.empty?
       @profiles.each_with_index do |profile, at|
         @pdf.start_new_page unless at.zero?

@@ -97,6 +97,9 @@ module Exchange
     def spoken_of(table, row)
       case table.name
       when "photos" then { "of_id" => @new_ids[Tables::PHOTO_OF[row["of"]]][row["of_id"]] }
+      when "reports"
+        table_id = @new_ids["assessor_tables"][row["asked"]["table_id"]]
+        { "asked" => row["asked"].merge("table_id" => table_id).compact }
       when "layer_changes" then { "was" => Traces.layers_inward(row["was"], @new_ids) }
       when "revisions"
         {

@@ -5,6 +5,8 @@ module Exchange
   class RowChecks
     LENGTHS = {
       "name" => 120,
+      "authority" => 200,
+      "dated_on" => 10,
       "designation" => 20,
       "label" => 120,
       "caption" => 200,
@@ -27,6 +29,8 @@ module Exchange
       "horizons" => %w[designation upper_cm lower_cm profile_id],
       "samples" => %w[kind],
       "companion_tests" => %w[test],
+      "assessor_tables" => %w[name authority dated_on limiting rows],
+      "reports" => %w[asked],
       "companion_places" => %w[companion_test_id sample_id],
       "findings" => %w[sample_id test value seen_at],
       "readings" => %w[sample_id step started_at rules_version],
@@ -197,6 +201,23 @@ module Exchange
       known = ((added || {}).keys - Grittle::NamedClass::QUALIFIERS.map(&:to_s)).empty?
       refuse("There is no class “#{row['code']}” in #{row['system']}.") \
         unless known && Grittle::NamedClass.find({ **row.slice("key", "system", "code"), **(added || {}) })
+    end
+
+    def check_assessor_tables(row)
+      rows = row["rows"]
+      fine = rows.is_a?(Array) && rows.all? { |one| one.is_a?(Hash) && (one.keys - AssessorTable::COLUMNS).empty? }
+      refuse("rows must be a list of objects with #{AssessorTable::COLUMNS.join(', ')}.") unless fine
+      AssessorTable::CORE.new(rows, limiting: row["limiting"])
+      AssessorTable::DAY.read(row["dated_on"])
+    end
+
+    def check_reports(row)
+      refuse("A report is of a profile or of a site.") if row.values_at("profile_id", "site_id").compact.size != 1
+      asked = row["asked"]
+      refuse("asked must be an object.") unless asked.is_a?(Hash) && (asked.keys - Report::ASKED).empty?
+      return if row["content"].nil? || Reports::Shape.content?(row["content"])
+
+      refuse("content is not what a report holds.")
     end
 
     def check_layer_changes(row) = Traces.check_layers(row["was"], @ids)

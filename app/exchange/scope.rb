@@ -33,7 +33,8 @@ module Exchange
       "sites" => { id: :sites }, "profiles" => { id: :profiles }, "horizons" => { profile_id: :profiles },
       "samples" => { profile_id: :profiles, horizon_id: :horizons, site_id: :sites, id: :samples },
       "reported_classes" => { horizon_id: :horizons }, "findings" => { sample_id: :samples, id: :findings },
-      "companion_tests" => { id: :companion_tests },
+      "companion_tests" => { id: :companion_tests }, "assessor_tables" => { id: :assessor_tables },
+      "reports" => { id: :reports, profile_id: :profiles, site_id: :sites },
       "companion_places" => { companion_test_id: :companion_tests, sample_id: :samples },
       "readings" => { id: :readings }, "answers" => { reading_id: :readings }, "ribbons" => { reading_id: :readings },
       "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
@@ -73,7 +74,9 @@ module Exchange
         loose = Sample.where.not(deletion_id: nil).where(horizon_id: nil, profile_id: nil, site_id: nil).ids
         { sites: sites, profiles: profiles, horizons: horizons, samples: samples | loose,
           readings: Reading.where.not(deletion_id: nil).ids, findings: Finding.where.not(deletion_id: nil).ids,
-          companion_tests: CompanionTest.where.not(deletion_id: nil).ids }
+          companion_tests: CompanionTest.where.not(deletion_id: nil).ids,
+          assessor_tables: AssessorTable.where.not(deletion_id: nil).ids,
+          reports: Report.where.not(deletion_id: nil).ids }
       end
     end
 
@@ -85,6 +88,8 @@ module Exchange
     def reported_classes = ReportedClass.where(horizon_id: horizon_ids)
     def findings = Finding.where(sample_id: sample_ids, deletion_id: nil)
     def companion_tests = CompanionTest.where(id: companion_test_ids)
+    def reports = Report.kept.where(profile_id: profile_ids).or(Report.kept.where(site_id: @profile ? [] : site_ids))
+    def assessor_tables = AssessorTable.kept.where(id: reports.map { |report| report.asked["table_id"] }.compact)
     def companion_places = CompanionPlace.where(companion_test_id: companion_test_ids, sample_id: sample_ids)
     def readings = Reading.where(id: reading_ids)
     def answers = Answer.where(reading_id: reading_ids)

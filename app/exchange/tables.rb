@@ -195,6 +195,11 @@ module Exchange
           "reading_id" => "readings"
         }
       ),
+      table("assessor_tables", AssessorTable, "Tables of the assessor's own authority, row by row as they came",
+            { "name" => :text, "authority" => :text, "dated_on" => :text, "limiting" => :text, "rows" => :json }),
+      table("reports", Report, "Reports: what they were made for and with, and what a frozen one held",
+            { "asked" => :json, "content" => :json, "rules_version" => :text, "frozen_at" => :time },
+            refs: { "profile_id" => "profiles", "site_id" => "sites" }),
       table(
         "layer_changes",
         LayerChange,

@@ -3,16 +3,19 @@
 # All that hangs on one thing, by table: what goes into the bin with it, and out of it.
 class Contents
   TABLES = { sites: "Site", profiles: "Profile", horizons: "Horizon", samples: "Sample", readings: "Reading",
-             photos: "Photo", companion_tests: "CompanionTest" }.freeze
+             photos: "Photo", companion_tests: "CompanionTest",
+             assessor_tables: "AssessorTable", reports: "Report" }.freeze
 
   # What is said of how many of each there are.
   NOUNS = { sites: "site", profiles: "profile", horizons: "horizon", samples: "sample", readings: "reading",
-            photos: "photograph", companion_tests: "companion test" }.freeze
+            photos: "photograph", companion_tests: "companion test",
+            assessor_tables: "table", reports: "report" }.freeze
 
   # @return [Hash{Symbol=>Array<Integer>}] numbers by table
   attr_reader :ids
 
-  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, CompanionTest, FileImport]
+  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, CompanionTest, AssessorTable,
+  #   Report, FileImport]
   # @param all [Boolean] also what lies in the bin or was taken away already
   def initialize(record, all: false)
     @all = all
@@ -20,6 +23,7 @@ class Contents
     gather(record)
     @ids[:photos] |= photos
     @ids[:companion_tests] |= sheets
+    @ids[:reports] |= within(Report, profile_id: @ids[:profiles]) | within(Report, site_id: @ids[:sites])
   end
 
   # @return [Hash{String=>Integer}] how many of each a person would count; a palmful is told by its reading
@@ -49,6 +53,8 @@ class Contents
     when Sample then below_samples([record.id])
     when Reading then of_reading(record)
     when CompanionTest then of_sheet(record)
+    when AssessorTable then @ids[:assessor_tables] = [record.id]
+    when Report then @ids[:reports] = [record.id]
     when Photo then @ids[:photos] = [record.id]
     end
   end

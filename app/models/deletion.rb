@@ -3,9 +3,11 @@
 # One thing that was deleted, with all that hangs on it: it lies in the bin, can be restored, and is gone only when the
 # bin is emptied by hand.
 class Deletion < ApplicationRecord
-  OF = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "sample" => "Sample",
-         "reading" => "Reading", "photo" => "Photo", "companion_test" => "CompanionTest",
-         "import" => "FileImport" }.freeze
+  OF = {
+    "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "sample" => "Sample", "reading" => "Reading",
+    "photo" => "Photo", "companion_test" => "CompanionTest", "assessor_table" => "AssessorTable", "report" => "Report",
+    "import" => "FileImport"
+  }.freeze
   # Those that say when they were taken away: they stay in the record of an exported profile.
   MARKED = [Horizon, Sample, Photo].freeze
 

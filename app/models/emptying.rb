@@ -58,6 +58,8 @@ class Emptying
 
   def sites
     SearchTerm.where(profile_id: @ids[:profiles]).or(SearchTerm.where(site_id: @ids[:sites])).delete_all
+    gone(AssessorTable, :assessor_tables)
+    gone(Report, :reports)
     gone(Profile, :profiles)
     gone(Site, :sites)
   end

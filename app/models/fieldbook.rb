@@ -8,6 +8,8 @@ class Fieldbook < ActiveRecord::Base
   has_many :sites, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :samples, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :observers, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :assessor_tables, -> { kept.order(:id) }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :reports, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :companion_tests, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :photos, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :file_imports, dependent: :restrict_with_exception, inverse_of: :fieldbook
@@ -47,25 +49,33 @@ class Fieldbook < ActiveRecord::Base
     )
   end
 
+  PEOPLE = %i[textured_by recorded_by].freeze
+  # Who makes reports: the name of a firm or a person, and further lines.
+  TITLE_BLOCK = %i[report_name report_lines].freeze
+
   # What new profiles, and the first quick reading, begin with.
   # @return [Hash{Symbol=>Object}] the parts of a method, and :textured_by and :recorded_by as names of people
-  def defaults
-    # Asked for anew: another process of the server may have changed them.
-    kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
-    { **Grittle::FieldMethod::DEFAULTS, textured_by: nil,
-recorded_by: nil }.merge(kept.slice(*Methodical::PARTS, :textured_by, :recorded_by))
-  end
+  def defaults = of_settings({ **Grittle::FieldMethod::DEFAULTS, **PEOPLE.to_h { |name| [name, nil] } })
 
-  # @param input [Hash{Symbol=>Object}] any of #defaults
+  # @return [Hash{Symbol=>String, nil}] TITLE_BLOCK
+  def title_block = of_settings(TITLE_BLOCK.to_h { |name| [name, nil] })
+
+  # @param input [Hash{Symbol=>Object}] any of #defaults and #title_block
   # @raise [Grittle::UnknownName]
   def set(input)
     Methodical::PARTS.each do |name|
       ApplicationRecord.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices)
     end
-    self.class.find(id).update!(settings: defaults.merge(input.transform_values do |value|
-      value.is_a?(String) ? value.presence : value
-    end))
+    given = input.transform_values { |value| value.is_a?(String) ? value.presence : value }
+    self.class.find(id).update!(settings: { **defaults, **title_block, **given })
   end
+
+  # Asked for anew: another process of the server may have changed them.
+  def of_settings(usual)
+    kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
+    usual.merge(kept.slice(*usual.keys))
+  end
+  private :of_settings
 
   # What a photograph can be of.
   # @param kind [String] one of Photo::OWNERS

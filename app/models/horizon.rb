@@ -105,7 +105,7 @@ class Horizon < ApplicationRecord
   def hand
     return unless speaks
 
-    estimate = Reading.estimate(speaks.observations, speaks.field_method.to_h["curve"] || Grittle::Curves::DEFAULT)
+    estimate = Reading.estimate(speaks.observations, speaks.field_method.curve || Grittle::Curves::DEFAULT)
     Grittle::Companions.hand(estimate, class_given)
   end
 

@@ -2,7 +2,7 @@
 
 # Any record as a person calls it, and what it belongs to.
 class NamedThing
-  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, CompanionTest, FileImport]
+  # @param record [Site, Profile, Horizon, Sample, Reading, Photo, CompanionTest, AssessorTable, Report, FileImport]
   def initialize(record)
     @record = record
   end
@@ -10,7 +10,7 @@ class NamedThing
   # @return [String]
   def label
     case @record
-    when Site, Profile, CompanionTest then @record.name
+    when Site, Profile, CompanionTest, AssessorTable, Report then @record.name
     when Horizon then "#{@record.designation}, #{@record.depths}"
     when Sample then sample(@record)
     when Reading then [@record.name, @record.class_given&.full_name || "no class yet"].join(", ")
@@ -26,7 +26,7 @@ class NamedThing
   def profile
     case @record
     when Profile then @record
-    when Horizon, Reading, CompanionTest then @record.profile
+    when Horizon, Reading, CompanionTest, Report then @record.profile
     when Sample then @record.place
     end
   end
@@ -43,7 +43,7 @@ class NamedThing
     case @record
     when Profile then @record.site
     when Horizon then @record.profile
-    when CompanionTest then @record.owner
+    when CompanionTest, Report then @record.owner
     when Sample then @record.horizon || @record.profile || @record.site
     when Reading then @record.horizon || @record.sample.profile || @record.sample.site
     when Photo then Object.const_get(Photo::OWNERS.fetch(@record.of)).find_by(id: @record.of_id)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "base64"
 require "digest"
 require "fileutils"
 require "vips"
@@ -57,6 +58,28 @@ class Photo < ApplicationRecord
     photo
   rescue Vips::Error
     refuse("The picture cannot be read: the file is damaged or is something else.")
+  end
+
+  # A picture that is no photograph of the soil, such as a logo.
+  # @param bytes [String]
+  # @param most_px [Integer] of its longer side
+  # @return [String] as PNG, without anything but its pixels
+  # @raise [Grittle::InvalidInput]
+  def self.small(bytes, most_px)
+    kind_of(bytes)
+    image = bare(read(bytes))
+    image = image.thumbnail_image(most_px, height: most_px, size: :down)
+    image.pngsave_buffer(strip: true)
+  rescue Vips::Error
+    refuse("The picture cannot be read: the file is damaged or is something else.")
+  end
+
+  # @param encoded [String] base64
+  # @return [Boolean] whether it is a picture that can be printed
+  def self.picture?(encoded)
+    !kind_of(Base64.strict_decode64(encoded)).nil?
+  rescue ArgumentError, Grittle::InvalidInput
+    false
   end
 
   # Fields that speak of more than the picture: where it was taken, and what anybody wrote into it.
@@ -129,9 +152,12 @@ class Photo < ApplicationRecord
     )
   end
 
-  # Removes the picture, unless another row has the same.
+  # Removes the picture, unless another row has the same or a frozen report shows it.
   def throw_away
-    FileUtils.rm_f([path, path(thumb: true)]) unless Photo.exists?(digest: digest)
+    return if Photo.exists?(digest: digest) || Report.where.not(frozen_at: nil).exists?(["content LIKE ?",
+                                                                                         "%#{digest}%"])
+
+    FileUtils.rm_f([path, path(thumb: true)])
   end
 
   # Lays the picture into its folder, and a small one beside it.

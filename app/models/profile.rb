@@ -18,6 +18,14 @@ class Profile < ApplicationRecord
            inverse_of: :profile
   has_many :layer_changes, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :profile
 
+  # What it is read down from.
+  WITH_READINGS = [
+    :site, :textured_by, :recorded_by,
+    { samples: %i[findings horizon readings],
+      horizons: [:reported_classes, :profile,
+                 { samples: :findings, readings: [:assignments, :textured_by, { sample: %i[horizon profile] }] }] }
+  ].freeze
+
   attribute :increments, ActiveRecord::Type::Json.new
   include Methodical
 
@@ -99,11 +107,12 @@ class Profile < ApplicationRecord
   # What it means for water, roots and work.
   # @param assumed [Hash{String=>Numeric}] see Grittle::Consequences::Interpretation
   # @param what_if [Hash{Integer=>String}] by horizon, a USDA class that it is taken for
+  # @param table [Hash{String=>Object}, nil] the assessor's own, see AssessorTable#describe
   # @return [Hash{String=>Object}] as Grittle.interpret has it
   # @raise [Grittle::UnknownName]
-  def interpret(assumed: {}, what_if: {})
+  def interpret(assumed: {}, what_if: {}, table: nil)
     layers = horizons.map { |horizon| horizon.describe(felt: true, taken_for: what_if[horizon.id]) }
-    Grittle.interpret(describe(layers).merge("seen" => seen, "assumed" => assumed),
+    Grittle.interpret(describe(layers).merge("seen" => seen, "assumed" => assumed, "table" => table),
                       estimates: Reading.method(:estimate))
   end
 

@@ -7,7 +7,8 @@ module Routes
     FORMATS = {
       "package" => [::Exchange::Package, "zip"], "json" => [::Exchange::JsonBook, "json"],
       "geojson" => [::Exchange::SitesGeojson, "geojson"], "svg" => [::Exchange::ColumnSvg, "svg"],
-      "triangle" => [::Exchange::TriangleSvg, "svg"], "pdf" => [::Exchange::FieldSheet, "pdf"]
+      "triangle" => [::Exchange::TriangleSvg, "svg"], "pdf" => [::Exchange::FieldSheet, "pdf"],
+      "interpretation" => [::Exchange::InterpretationTable, "csv"]
     }.freeze
 
     # Whoever reads an export slowly holds a thread; files on their way in hold memory.

@@ -3,21 +3,6 @@
 module Routes
   # Sites, profiles, horizons, and where the work stopped.
   module Fieldbook
-    # What a profile is read down from.
-    WITH_READINGS = [:site, :textured_by, :recorded_by, { samples: %i[findings horizon readings],
-                                           horizons: [
-                                             :reported_classes,
-                                             :profile,
-                                             {
-                                               samples: :findings,
-                                               readings: [
-                                                 :assignments,
-                                                 :textured_by,
-                                                 { sample: %i[horizon profile] }
-                                               ]
-                                             }
-                                           ] }].freeze
-
     # Sites on a page, each with its first profiles and their horizons: about 2 kB a site.
     SITES = 30
 
@@ -67,15 +52,15 @@ module Routes
         answer ProfileSerializer.call(fieldbook.profiles.find(params[:id]).duplicate(input[:name])), 201
       end
 
-      app.get("/api/settings") { answer fieldbook.defaults }
+      app.get("/api/settings") { answer_settings }
 
       app.put "/api/settings" do
         fieldbook.set(input)
-        answer fieldbook.defaults
+        answer_settings
       end
 
       app.get "/api/profiles/:id" do
-        found = -> { fieldbook.profiles.preload(WITH_READINGS).find(params[:id]) }
+        found = -> { fieldbook.profiles.preload(Profile::WITH_READINGS).find(params[:id]) }
         stamp = Stamp.profile(params[:id].to_i)
         stamp ? answer_kept(["profile", params[:id].to_i], stamp) { ProfileSerializer.call(found.call) } : found.call
       end
@@ -100,7 +85,7 @@ module Routes
 
       app.get "/api/profiles/:id/beside/:other_id" do
         answer DescriptionSerializer.beside(*params.values_at(:id, :other_id).map do |id|
-          fieldbook.profiles.preload(WITH_READINGS).find(id)
+          fieldbook.profiles.preload(Profile::WITH_READINGS).find(id)
         end)
       end
 

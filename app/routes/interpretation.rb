@@ -15,9 +15,26 @@ module Routes
 
     def self.registered(app)
       app.get "/api/profiles/:id/interpretation" do
-        profile = fieldbook.profiles.preload(Fieldbook::WITH_READINGS).find(params[:id])
+        profile = fieldbook.profiles.preload(Profile::WITH_READINGS).find(params[:id])
         taken_for = params["taken_for"].presence ? { params["horizon_id"].to_i => params["taken_for"] } : {}
-        answer profile.interpret(assumed: Interpretation.assumed(params, profile.horizons), what_if: taken_for)
+        answer profile.interpret(assumed: Interpretation.assumed(params, profile.horizons), what_if: taken_for,
+                                 table: Interpretation.table(params, fieldbook))
+      end
+
+      app.get("/api/assessor-tables") do
+        answer(tables: fieldbook.assessor_tables.map do |one|
+          Interpretation.line(one)
+        end)
+      end
+
+      app.post "/api/assessor-tables" do
+        answer Interpretation.line(AssessorTable.make(fieldbook, input)), 201
+      end
+
+      app.get "/api/assessor-tables/template" do
+        headers "content-type" => "text/csv; charset=utf-8",
+                "content-disposition" => 'attachment; filename="assessor-table.csv"'
+        body AssessorTable.template
       end
     end
 
@@ -28,6 +45,23 @@ module Routes
     def self.assumed(params, horizons)
       of_profile = params.slice(*ASSUMED.keys)
       numbers(of_profile, ASSUMED).merge("horizons" => of_horizons(params, horizons))
+    end
+
+    # Depths that a table is looked up between, cm.
+    TABLE = { "base_cm" => 0..1000, "interest_cm" => 1..1000 }.freeze
+
+    # @return [Hash{String=>Object}, nil] the assessor's own table that was asked for
+    def self.table(params, fieldbook)
+      return unless params["table_id"].to_s.match?(/\A\d+\z/)
+
+      depths = numbers(params.slice(*TABLE.keys).reject { |_, text| text.strip.empty? }, TABLE)
+      fieldbook.assessor_tables.find(params["table_id"]).describe(**depths.transform_keys(&:to_sym))
+    end
+
+    # @return [Hash] schema AssessorTable
+    def self.line(table)
+      { id: table.id, name: table.name, authority: table.authority, dated_on: table.dated_on, limiting: table.limiting,
+        rows: table.rows.size }
     end
 
     def self.of_horizons(params, horizons)

@@ -57,6 +57,19 @@ export const router = createRouter({
       meta: { title: 'Companion test' },
     },
     {
+      path: '/reports',
+      name: 'reports',
+      component: () => import('./reports/ReportsPage.vue'),
+      meta: { title: 'Reports' },
+    },
+    {
+      path: '/reports/:id(\\d+)',
+      name: 'report',
+      component: () => import('./reports/ReportPage.vue'),
+      props: ({ params }) => ({ id: Number(params.id) }),
+      meta: { title: 'Report' },
+    },
+    {
       path: '/compare',
       name: 'compare',
       component: () => import('./compare/ComparePage.vue'),

@@ -3,7 +3,17 @@ import { useTray } from '@/beside/useTray'
 import { forgetLists, queryClient, request, type Schemas } from '@/api'
 
 type Deletion = Schemas['Deletion']
-export type Deletable = 'site' | 'profile' | 'horizon' | 'sample' | 'reading' | 'photo' | 'companion_test' | 'import'
+export type Deletable =
+  | 'site'
+  | 'profile'
+  | 'horizon'
+  | 'sample'
+  | 'reading'
+  | 'photo'
+  | 'companion_test'
+  | 'assessor_table'
+  | 'report'
+  | 'import'
 type Asked = { of: Deletable; id: number; then?: () => void }
 
 /** What somebody wants to delete, while it is asked about. */
@@ -14,7 +24,7 @@ const trouble = ref('')
 
 function renew(): void {
   forgetLists()
-  for (const list of ['deletions', 'imports', 'reading', 'companions', 'timers'])
+  for (const list of ['deletions', 'imports', 'reading', 'companions', 'timers', 'reports', 'tables'])
     void queryClient.invalidateQueries({ queryKey: [list] })
 }
 

@@ -7,6 +7,7 @@ import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
 import TextField from '@/shared/TextField.vue'
 import { useDepths } from '@/shared/useDepths'
+import AuthorityTable from './AuthorityTable.vue'
 import HorizonFigures from './HorizonFigures.vue'
 import InterpretationDrawing from './InterpretationDrawing.vue'
 import IrrigationStrip from './IrrigationStrip.vue'
@@ -108,7 +109,10 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
       :line="`${profile.site.name}. What its texture means for water, roots and work.`"
       :back="`/profiles/${id}`"
       back-name="Section"
-    />
+    >
+      <RouterLink class="button button-desk" :to="`/companion-tests?profile=${id}`">Companion tests</RouterLink>
+      <RouterLink class="button button-desk" :to="`/reports?profile=${id}`">Report</RouterLink>
+    </PageHead>
     <main class="px-4 desk:px-6 py-3 grow grid grid-cols-[minmax(0,1fr)] gap-5 content-start leading-snug">
       <p
         v-if="!follows.horizons.some(({ figures: list }) => list.length)"
@@ -224,6 +228,8 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
             </li>
           </ul>
         </section>
+
+        <AuthorityTable :assumed="assumed" :found="shown!.table" />
 
         <section aria-labelledby="horizons-title" class="grid gap-2 border-t-2 border-ink pt-2">
           <h2 id="horizons-title" class="text-2xl">Horizon by horizon</h2>

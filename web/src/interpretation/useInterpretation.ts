@@ -15,6 +15,10 @@ export type Assumed = {
   share: string
   efficiency: string
   rate_mm_h: string
+  /** The authority's own table, by its number, and the depths it is looked up between. */
+  table_id: string
+  base_cm: string
+  interest_cm: string
 }
 /** What a person assumes of single horizons, by their number. */
 export type OfHorizons = Record<'organic_matter' | 'density_factor', Record<number, string>>
@@ -30,6 +34,9 @@ export function useInterpretation(id: Ref<number>) {
     share: '',
     efficiency: '',
     rate_mm_h: '',
+    table_id: '',
+    base_cm: '',
+    interest_cm: '',
   })
   const ofHorizons = reactive<OfHorizons>({ organic_matter: {}, density_factor: {} })
   const listed = (of: Record<number, string>) =>

@@ -19,8 +19,8 @@ module Grittle
       def reminder = FIGURES["reminder_min"].find { |least, _| span >= least }.last
     end
 
-    # The looks that a test asks for, and those that were made: a look counts for the time that is nearest to it by their
-    # ratio, if it is within a fifth of it; others are kept with their real minutes and marked. Frozen.
+    # The looks that a test asks for, and those that were made: a look counts for the time that is nearest to it by
+    # their ratio, if it is within a fifth of it; others are kept with their real minutes and marked. Frozen.
     class Timetable
       # "done": a look counts for it; "late": one was made, but off its time; "missed": the next look's time has come
       # without one; "open": still to come, or overdue

@@ -26,7 +26,7 @@ module Grittle
 
     CODES = Triangles::USDA.classes.keys.freeze
     FROST = CODES.to_h { |code| [code, FIGURES["frost"].fetch(code, FIGURES["frost_else"])] }.freeze
-    MANUAL = "categories: Soil Survey Manual 2017, from memory"
+    MANUAL = "categories: Soil Survey Manual 2017, not checked against the source"
     LIST = [
       { id: "available_water", label: "Water that plants can take", unit: "mm in 10 cm", figure: :available_water,
         limits: FIGURES["available_water"], source: "Saxton & Rawls 2006; #{MANUAL}" },
@@ -34,21 +34,22 @@ module Grittle
         limits: FIGURES["ksat_classes"], source: "Saxton & Rawls 2006; #{MANUAL}",
         says: "Cracks, channels and packing count more than texture." },
       { id: "intake", label: "Water it takes, once wet", unit: "mm/h", table: by_code("intake"),
-        source: "FAO, Irrigation Water Management, Training Manual 5, from memory",
+        source: "FAO, Irrigation Water Management, Training Manual 5, not checked against the source",
         says: "Dry soil takes more at first, crusted soil less." },
       { id: "leaching", label: "How far a solute sinks while 25 mm drain", unit: "mm", figure: :leaching,
         limits: FIGURES["leaching"], source: "piston flow; categories our own", says: "Faster in cracks." },
       { id: "erodibility", label: "How easily rain carries it away", unit: "K, US units", figure: :erodibility,
-        limits: FIGURES["erodibility"], source: "EPIC, Sharpley & Williams 1990, from memory",
+        limits: FIGURES["erodibility"], source: "EPIC, Sharpley & Williams 1990, not checked against the source",
         says: "Of the soil alone, not of slope or cover." },
       { id: "carbon", label: "Organic carbon for its clay", unit: "carbon to clay", figure: :carbon,
-        limits: FIGURES["carbon"], source: "Prout et al. 2021, from memory",
+        limits: FIGURES["carbon"], source: "Prout et al. 2021, not checked against the source",
         says: "Of topsoil whose organic matter is known. Degraded soil slumps and crusts." },
       { id: "nutrients", label: "Nutrients it can hold", unit: "cmol/kg", figure: :nutrients,
-        limits: FIGURES["nutrients"], source: "common practice; categories: Metson 1961, from memory",
+        limits: FIGURES["nutrients"],
+        source: "common practice; categories: Metson 1961, not checked against the source",
         says: "The hand does not feel which clay it is." },
       { id: "spring", label: "How slowly it warms in spring", unit: "MJ/m³ K", figure: :spring,
-        limits: FIGURES["spring"], source: "de Vries 1963, from memory; categories our own" },
+        limits: FIGURES["spring"], source: "de Vries 1963, not checked against the source; categories our own" },
       { id: "shrink_swell", label: "Shrinking and swelling", unit: "% clay", figure: :clay,
         limits: FIGURES["shrink_swell"], source: "our own", says: "Cracks or the rod decide." },
       { id: "working", label: "When it can be worked", unit: "% clay", figure: :clay, limits: FIGURES["working"],

@@ -60,6 +60,23 @@ module Grittle
         end
       end
 
+      # @return [Hash{Array=>Float}] share of the estimate by class of the USDA and soil category, the likeliest first:
+      #   before a class was assigned, or the class alone where nothing was felt
+      def classes_and_categories
+        @classes_and_categories ||= begin
+          codes, class_of = Evidence::Grid.classes("usda")
+          sums = Hash.new(0.0)
+          (@estimate.empty? ? @given : @estimate.shares).each_with_index do |share, cell|
+            code = codes[class_of[cell]]
+            sums[[code, AssessorTable.category(code, Evidence::Grid::CLAY[cell])]] += share
+          end
+          sums.sort_by { |_, share| -share }.to_h
+        end
+      end
+
+      # @return [Hash{String=>Hash}] of sand, silt and clay mean and 80 % range, given the class that was assigned
+      def parts = @parts ||= Evidence::Margins.new(@given).parts
+
       # @return [Float] mm in 10 cm that roots cannot take
       def out_of_reach_mm
         @out_of_reach_mm ||= begin

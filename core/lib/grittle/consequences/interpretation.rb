@@ -7,14 +7,14 @@ module Grittle
     #
     #   as Profiles::ReadDown has it, where each reading has "observations" and "method", each horizon may have "tests"
     #   (see FoundTests), and further
+    #   "table"    the assessor's own: "table" (an AssessorTable), "name", "authority", "dated_on", "base_cm",
+    #              "interest_cm"
     #   "seen"     fields of Entry::Fields::PROFILE
     #   "assumed"  "root_depth_cm", "amount_mm", "daily_mm", "share", "efficiency", "rate_mm_h"; per horizon
     #              "organic_matter" and "density_factor"
     class Interpretation
       # Percent clay, within which of two classes neither is called the finer. [our own]
       ALIKE_CLAY = 3
-      # The most that a band of intake takes, mm/h.
-      INTAKE_MOST = { "over 30" => nil, "20 to 30" => 30, "10 to 20" => 20, "5 to 10" => 10, "1 to 5" => 5 }.freeze
       USUAL = { "amount_mm" => 25, "share" => 0.5, "efficiency" => 0.75, "daily_mm" => 5 }.freeze
       PERCENT = /\A\s*(\d+(?:[.,]\d+)?)\s*%?\s*\z/
       # cm under which a horizon is no topsoil.
@@ -59,7 +59,7 @@ module Grittle
       end
 
       # @return [Hash{String=>Object}] "horizons", "matters", "limits", "water", "wetting", "irrigation", "groups",
-      #   "downward_mm_h", "tests", and what ReadDown says of "perching", "sandwiches" and "wetness"
+      #   "downward_mm_h", "tests", "table", and what ReadDown says of "perching", "sandwiches" and "wetness"
       def to_h
         {
           "horizons" => @layers.map { |layer| horizon(layer) },
@@ -71,6 +71,7 @@ module Grittle
           "groups" => groups,
           "downward_mm_h" => downward,
           "tests" => @layers.flat_map { |layer| layer.tests.to_a },
+          "table" => table,
           "assumed" => @given.except("horizons")
         }.merge(@down.to_h.slice("perching", "sandwiches", "wetness"))
       end
@@ -118,7 +119,7 @@ module Grittle
           "lower_cm" => described.depths.lower, "named" => described.named&.describe,
           "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
           "fragments_percent" => described.seen["fragments_percent"],
-          "held" => held(layer),
+          "held" => held(layer), "parts" => layer.figures&.parts,
           "neighbours" => neighbours(layer),
           "figures" => layer.consequences.map { |one| figure(layer, one) },
           "phrases" => phrases(layer)
@@ -327,32 +328,23 @@ module Grittle
 
       def irrigation
         depth, = root_limit
-        plans = sum(depth).transform_values { |total| plan(total) }
-        { "root_depth_cm" => depth, "share" => plans["mean"].share, "plans" => plans.transform_values do |one|
-          shown(one)
-        end,
-          "warning" => too_fast, **@given.slice("daily_mm", "efficiency", "rate_mm_h") }
+        WateringPlan.new(@given, sum(depth), root_depth_cm: depth, top: @layers.first&.figures).to_h
       end
 
-      def shown(plan)
-        { "total_mm" => plan.total_mm.round(1), "net_mm" => plan.net_mm.round(1),
-          "interval_days" => plan.interval_days, "gross_mm" => plan.gross_mm.round(1), "hours" => plan.hours&.round(1) }
+      # What the assessor's own table says, where one was given.
+      def table
+        given = @profile["table"] or return
+
+        found = given["table"].look_up(@layers.map { |layer| for_table(layer) }, base_cm: given["base_cm"],
+                                                                                 interest_cm: given["interest_cm"])
+        given.slice("name", "authority", "dated_on", "base_cm", "interest_cm").merge("rows" => found)
       end
 
-      def plan(total)
-        Irrigation.new(total_mm: total, share: @given["share"], daily_mm: @given["daily_mm"],
-                       adjust: @given["adjust_share"] || false, efficiency: @given["efficiency"],
-                       rate_mm_h: @given["rate_mm_h"])
-      end
-
-      def too_fast
-        rate = @given["rate_mm_h"]
-        figures = @layers.first&.figures
-        return unless rate && figures
-
-        band = figures.categories(Consequences["intake"]).max_by(&:last).first
-        most = INTAKE_MOST[band]
-        "It takes about #{band} mm/h once wet: what is given faster runs off." if most && rate > most
+      def for_table(layer)
+        described = layer.described
+        { designation: described.designation, upper_cm: described.depths.upper, lower_cm: described.depths.lower,
+          seen: described.seen, grade: (described.named.code if described.named&.system == "australia"),
+          odds: layer.figures ? layer.figures.classes_and_categories : {} }
       end
 
       def groups

@@ -88,7 +88,11 @@ module Grittle
       "soil_kg_m3" => [1300, "kg/m³", "common practice", "of topsoil"],
       "slow_part" => [0.1, "of the layer above", "our own", "under which a layer slows water"],
       "slow_mm_h" => [3.6, "mm/h", "our own", "same"],
-      "acid_hinders" => [[5, 9], "pH", "common practice", "under and over which roots are hindered"]
+      "acid_hinders" => [[5, 9], "pH", "common practice", "under and over which roots are hindered"],
+      "table_from" => [0.1, "of the estimate", "our own", "that a class needs for a row of an assessor's table"],
+      "soil_category" => [{ 1 => %w[S LS], 2 => %w[SL], 3 => %w[L SIL SI], 4 => %w[SCL CL SICL] }, "classes, USDA",
+                          "our own", "categories of AS/NZS 1547:2012 (from memory) put onto classes; clays: 5, 6"],
+      "category_light_clay_to" => [45, "% clay", "from memory", "where light clays end: Northcote 1979"]
     )
   end
 end

@@ -18,10 +18,21 @@ module Grittle
       end
 
       # @return [Array<Integer>] percent clay under which a tenth and nine tenths lie
-      def clay_range
+      def clay_range = range(CLAY)
+
+      # @param axis [Axis]
+      # @return [Array<Integer>] percent under which a tenth and nine tenths lie
+      def range(axis)
         sum = 0.0
-        below = along[CLAY].map { |share| sum += share }
+        below = along[axis].map { |share| sum += share }
         [0.1, 0.9].map { |part| below.index { |so_far| so_far >= part } || 100 }
+      end
+
+      # @return [Hash{String=>Hash}] of sand, silt and clay "mean" and "range", in percent
+      def parts
+        along.keys.to_h do |axis|
+          [axis.name.to_s, { "mean" => moments[axis.name.to_s].first.round(1), "range" => range(axis) }]
+        end
       end
 
       private
