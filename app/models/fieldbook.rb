@@ -8,7 +8,7 @@ class Fieldbook < ActiveRecord::Base
   has_many :sites, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :samples, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :observers, dependent: :restrict_with_exception, inverse_of: :fieldbook
-  has_many :assessor_tables, -> { kept.order(:id) }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :assessor_tables, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :reports, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :companion_tests, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :photos, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook

@@ -22,9 +22,9 @@ module Routes
       end
 
       app.get("/api/assessor-tables") do
-        answer(tables: fieldbook.assessor_tables.map do |one|
-          Interpretation.line(one)
-        end)
+        # A relation of its own: what the fieldbook itself has loaded would stay as it was.
+        tables = fieldbook.assessor_tables.order(:id)
+        answer(tables: tables.map { |one| Interpretation.line(one) })
       end
 
       app.post "/api/assessor-tables" do

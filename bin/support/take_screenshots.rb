@@ -4,6 +4,8 @@
 
 require "json"
 require "net/http"
+require "securerandom"
+require "time"
 require "tmpdir"
 require "vips"
 require_relative "place"
@@ -36,12 +38,52 @@ verdict = "/readings/#{horizon['Sallow 1', 'Cg1']}"
 palmful = api("readings")["readings"].first["id"]
 beside = "/side-by-side?readings=#{[palmful, horizon['Tare 1', 'Bt'], horizon['Sallow 1', 'Cg1']].join(',')}"
 tare, sallow = ["Tare 1", "Sallow 1"].map { |name| profiles.fetch(name) }
-card = "/profiles/#{tare['id']}/horizons/#{tare['horizons'].find { |layer| layer['designation'] == 'Bt' }['id']}"
 
 # A table as a spreadsheet may write it, with three rows to mend.
 TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;10YR 4/3;loam;17\n" \
         "Low 1;Bt;7,5;20;brown;clay;18\n" \
         "Low 1;C;;40;2.5Y 5/4;loam;19\nLow 2;A;0;9;10YR 3/2;silt loam;20\nLow 2;B;8;24;;silty clay;21\n"
+
+def post(path, body)
+  headers = { "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid }
+  answer = Net::HTTP.post(URI("#{ADDRESS}/api/#{path}"), JSON.generate(body), headers)
+  JSON.parse(answer.body).tap { |made| raise made["detail"] if answer.code.to_i >= 400 }
+end
+
+# A companion test whose clocks began some minutes ago, with what was seen since.
+# @param looks [Array<Array>] place, minutes after its start, what was seen
+def running(test, profile, places, setup, minutes:, looks: [])
+  began = Time.now.utc - (minutes * 60)
+  sheet = post("companion-tests", { test: test, profile_id: profile["id"], places: places, setup: setup })
+  post("companion-tests/#{sheet['id']}/begin", { at: began.iso8601 })
+  looks.each do |place, after, value|
+    at = (began + (after * 60)).iso8601
+    post("companion-places/#{sheet['places'][place]['id']}/looks", { value: value, at: at })
+  end
+  sheet["id"]
+end
+
+# mm that three holes lost in their first half hours.
+DROPS = [[38, 31, 27], [44, 37, 33], [33, 26, 22]].freeze
+holes = DROPS.each_with_index.flat_map do |drops, hole|
+  [[hole, hole * 2, { refilled: true }],
+   *drops.each.with_index(1).map do |mm, reading|
+     [hole, (hole * 2) + (reading * 30), { water_mm: 150 - mm, refilled: true }]
+   end]
+end
+percolation = running("percolation", tare, Array.new(3) { |at| { label: "Hole #{at + 1}", upper_cm: 60 } },
+                      { radius_mm: 75, soak: "sand", gravel: true, temperature_c: 13 }, minutes: 117, looks: holes)
+crumbs = [%w[a_little none], %w[fully none], %w[fully some]].each_with_index.map do |(slakes, milky), place|
+  [place, 5, { slaking: slakes, dispersion: milky }]
+end
+running("crumb", tare, [10, 25, 50].map { |cm| { upper_cm: cm } }, { water: "rain", air_dry: true },
+        minutes: 8, looks: crumbs)
+running("jar", sallow, [{ label: "Jar 1", upper_cm: 30 }], { water_mm: 120, temperature_c: 16, dispersant: true },
+        minutes: 42, looks: [[0, 1, { sand_mm: 9 }]])
+running("ph", sallow, [{ upper_cm: 20 }], {}, minutes: 3)
+report = post("reports", { profile_id: tare["id"], asked: { question: "Can the paddock take a seepage bed?",
+                                                            client: "The parish", table_id: 1, base_cm: 40 } })["id"]
+interpretation = "/profiles/#{tare['id']}/interpretation"
 
 # What is done on a page before its picture is taken.
 PRESS = ->(text) { ->(driver) { driver.find_elements(css: "button").find { |key| key.text.start_with?(text) }&.click } }
@@ -53,23 +95,24 @@ end
 
 SHOTS = {
   "fieldbook" => ["/", Browser::DESK, "paper"],
-  "fieldbook-phone" => ["/", Browser::PHONE, "paper"],
   "section" => [section, Browser::DESK, "paper"],
   "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
   "tests" => ["/tests", Browser::DESK, "paper"],
   "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
-  "quick" => ["/readings", Browser::DESK, "paper"],
   "side-by-side" => [beside, Browser::DESK, "paper", ->(driver) { driver.execute_script("window.scrollTo(0, 9999)") }],
   "compare" => ["/compare?left=#{tare['id']}&right=#{sallow['id']}", Browser::DESK, "paper"],
   "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
-  "card-phone" => [card, Browser::PHONE, "paper"],
   "bench-photo" => [ribbon, Browser::DESK, "paper", PRESS["On a photo"]],
-  "interpretation" => ["/profiles/#{tare['id']}/interpretation", Browser::DESK, "paper"],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
-  "bench-ribbon-phone" => [ribbon, Browser::PHONE, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],
-  "bench-verdict-dusk" => [verdict, Browser::DESK, "dusk"],
-  "bench-verdict-phone" => [verdict, Browser::PHONE, "paper"]
+  "bench-verdict-phone" => [verdict, Browser::PHONE, "paper"],
+  "interpretation" => [interpretation, Browser::DESK, "paper"],
+  "interpretation-dusk" => [interpretation, Browser::DESK, "dusk"],
+  "interpretation-phone" => [interpretation, Browser::PHONE, "paper"],
+  "interpretation-phone-dusk" => [interpretation, Browser::PHONE, "dusk"],
+  "timers" => ["/companion-tests", Browser::DESK, "paper"],
+  "percolation" => ["/companion-tests/#{percolation}", Browser::DESK, "paper",
+                    ->(driver) { driver.execute_script("window.scrollTo(0, 130)") }]
 }.freeze
 
 driver = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Browser.service)
@@ -86,7 +129,7 @@ SHOTS.each do |name, (path, size, theme, step)|
 end
 driver.quit
 
-# The first page of a field sheet, at 80 dots to the inch.
-sheet = Net::HTTP.get(URI("#{ADDRESS}/api/export?format=pdf&of=profile&id=#{tare['id']}"))
-Vips::Image.new_from_buffer(sheet, "", dpi: 80).pngsave(File.join(FOLDER, "field-sheet.png"), strip: true)
-say "docs/screenshots/field-sheet.png"
+# The second page of a report: its first is the contents.
+pages = Net::HTTP.get(URI("#{ADDRESS}/api/reports/#{report}/pdf"))
+Vips::Image.new_from_buffer(pages, "", dpi: 80, page: 1).pngsave(File.join(FOLDER, "report.png"), strip: true)
+say "docs/screenshots/report.png"

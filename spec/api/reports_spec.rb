@@ -51,7 +51,8 @@ RSpec.describe "reports over the API" do
   it "is a tagged PDF with title and language whose text is read back" do
     api_put("/api/settings", { report_name: "Ground & Co", report_lines: "Mill Lane 4" })
     post "/api/settings/logo", Vips::Image.black(800, 200).pngsave_buffer,
-         "CONTENT_TYPE" => "application/octet-stream", "HTTP_IDEMPOTENCY_KEY" => SecureRandom.uuid, "HTTP_HOST" => "127.0.0.1"
+         "CONTENT_TYPE" => "application/octet-stream", "HTTP_IDEMPOTENCY_KEY" => SecureRandom.uuid,
+         "HTTP_HOST" => "127.0.0.1"
     expect(last_response.status).to eq 200
     report = make({ question: "Will the bed drain?" })
     get "/api/reports/#{report['id']}/pdf", {}, { "HTTP_HOST" => "127.0.0.1" }
@@ -91,12 +92,13 @@ RSpec.describe "reports over the API" do
     let(:csv) { "match,structure_grade,value,unit\n4,,20,mm/d\n3,,30,mm/d\n5,,x,mm/d\n" }
 
     def upload(csv, **more)
-      api_post("/api/assessor-tables", { name: "Loading", authority: "Nobody", dated_on: "2026-01-01", csv: csv, **more })
+      api_post("/api/assessor-tables",
+               { name: "Loading", authority: "Nobody", dated_on: "2026-01-01", csv: csv, **more })
     end
 
     it "names every bad row and keeps nothing of it" do
-      expect(upload(csv)["errors"]).to eq [{ "pointer" => "/rows/2", "detail" => "A value is a number or “unsuitable”, " \
-                                                                               "not “x”." }]
+      sentence = "A value is a number or “unsuitable”, not “x”."
+      expect(upload(csv)["errors"]).to eq [{ "pointer" => "/rows/2", "detail" => sentence }]
       expect(AssessorTable.count).to eq 0
       expect(upload("a,b\n1,2\n")["detail"]).to include("needs a column “match”")
     end

@@ -8,12 +8,21 @@ RSpec.describe "Every place" do
     more = Reading.find_by!(step: "assign").id
     tare = Profile.find_by!(name: "Tare 1").id
     Reading.find(more).stand_at(step: "more")
+    # Clocks that run: a crumb, holes, tubes.
+    { "crumb" => [10, 30], "percolation" => [60], "columns" => [10, 30] }.each do |test, depths|
+      sheet = CompanionTest.make(Fieldbook.current, test: test, places: depths.map { |cm| { upper_cm: cm } },
+                                                    owner: { profile: Profile.find(tare) })
+      sheet.places.each { |place| place.begin(Time.now.utc - 60) }
+    end
+    report = Report.make(Fieldbook.current, { profile: Profile.find(tare) }).id
     { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
       "the schools" => "/readings/#{more}/schools",
       "the table" => "/profiles/#{tare}/table", "the interpretation" => "/profiles/#{tare}/interpretation",
       "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
+      "companion tests" => "/companion-tests", "a report" => "/reports/#{report}", "reports" => "/reports",
+      **CompanionTest.all.to_h { |sheet| [sheet.test, "/companion-tests/#{sheet.id}"] },
       "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end

@@ -34,7 +34,8 @@ RSpec.describe "From a profile to a report" do
     find("button, [role=radio]", text: /\AVery gritty/).click
     expect_saved
     visit frozen
-    expect(page).to have_css("[data-changed] h3", text: "Horizons").and have_css("[data-changed] del, [data-changed] ins")
+    expect(page).to have_css("[data-changed] h3",
+                             text: "Horizons").and have_css("[data-changed] del, [data-changed] ins")
     expect(page).to have_css("[data-report]", text: "Ap, 0 to 18 cm: loam")
     expect(page).to have_link("PDF", href: %r{/api/reports/\d+/pdf})
   end

@@ -16,7 +16,7 @@ RSpec.describe Grittle::Consequences::AssessorTable do
   def values(table, *layers, **depths) = table.look_up(layers, **depths).map { |row| row.values_at("value", "says") }
 
   it "takes the row that says most of class and structure" do
-    found = table(["4", nil, "20"], ["4", "moderate", "15"], ["clay loam", "moderate", "12"], ["4", "massive", "0"])
+    found = table(["4", nil, "20"], %w[4 moderate 15], ["clay loam", "moderate", "12"], %w[4 massive 0])
     expect(values(found, layer({ ["CL", 4] => 1.0 }, structure: "moderate"))).to eq [[12.0, nil]]
     expect(values(found, layer({ ["SCL", 4] => 1.0 }, structure: "moderate"))).to eq [[15.0, nil]]
     expect(values(found, layer({ ["SCL", 4] => 1.0 }, structure: "strong"))).to eq [[20.0, nil]]
@@ -26,7 +26,8 @@ RSpec.describe Grittle::Consequences::AssessorTable do
     found = table(["4", nil, "20"], ["5", nil, "unsuitable"], ["3", nil, "30"])
     odds = { ["CL", 4] => 0.6, ["C", 5] => 0.1, ["L", 3] => 0.21, ["SL", 2] => 0.09 }
     expect(values(found, layer(odds)).map(&:first)).to eq ["unsuitable", 20.0, 30.0]
-    expect(values(table(["4", nil, "20"], ["3", nil, "30"], limiting: "highest"), layer(odds.slice(["CL", 4], ["L", 3])))
+    expect(values(table(["4", nil, "20"], ["3", nil, "30"], limiting: "highest"),
+                  layer(odds.slice(["CL", 4], ["L", 3])))
       .map(&:first)).to eq [30.0, 20.0]
   end
 
@@ -36,7 +37,7 @@ RSpec.describe Grittle::Consequences::AssessorTable do
   end
 
   it "says what is missing, and adds no value" do
-    found = table(["4", "moderate", "15"])
+    found = table(%w[4 moderate 15])
     expect(values(found, layer({ ["CL", 4] => 1.0 }))).to eq [[nil, "Its structure was not described."]]
     expect(values(found, layer({ ["CL", 4] => 1.0 }, structure: "weak")))
       .to eq [[nil, "The table has no row for its structure."]]
@@ -60,7 +61,7 @@ RSpec.describe Grittle::Consequences::AssessorTable do
     end
 
   { ["x", nil, "1"] => "“x” is no soil category, class or field texture grade.",
-    ["4", "fluffy", "1"] => "Structure has no “fluffy”", ["4", nil, "much"] => "A value is a number or “unsuitable”" }
+    %w[4 fluffy 1] => "Structure has no “fluffy”", ["4", nil, "much"] => "A value is a number or “unsuitable”" }
     .each do |row, sentence|
       it("refuses #{row.compact.join(', ')}") { expect { table(row) }.to raise_error(Grittle::InvalidInput, /#{Regexp.escape(sentence)}/) }
     end

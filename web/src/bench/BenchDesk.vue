@@ -4,6 +4,7 @@ import { refDebounced, useMediaQuery, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { mainKey } from '@/api'
+import BenchTimer from '@/companions/BenchTimer.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import { useDepths } from '@/shared/useDepths'
 import AssignActions from '@/bench/assign/AssignActions.vue'
@@ -105,14 +106,17 @@ useBenchKeys((key) => {
         :finished="reading.assigned !== null"
         @go="bench.goTo"
       />
-      <button
-        type="button"
-        class="grid place-content-center min-h-14 max-desk:col-start-3 max-desk:row-start-1"
-        aria-label="Show the keys"
-        @click="keys = true"
-      >
-        <CircleQuestionMark :size="34" aria-hidden="true" />
-      </button>
+      <div class="flex max-desk:col-start-3 max-desk:row-start-1">
+        <BenchTimer />
+        <button
+          type="button"
+          class="grid place-content-center min-h-14 w-14 desk:w-[72px]"
+          aria-label="Show the keys"
+          @click="keys = true"
+        >
+          <CircleQuestionMark :size="34" aria-hidden="true" />
+        </button>
+      </div>
     </header>
 
     <div

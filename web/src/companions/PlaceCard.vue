@@ -56,7 +56,7 @@ const flag = (name: string) => values.value[name] === true
     :data-place="place.name"
   >
     <header class="flex flex-wrap items-baseline gap-x-3">
-      <h3 :id="`place-${place.id}`" class="text-2xl font-extrabold">{{ place.name }}</h3>
+      <h2 :id="`place-${place.id}`" class="text-2xl font-extrabold">{{ place.name }}</h2>
       <span v-if="place.horizon" class="text-pencil">in {{ place.horizon }}</span>
       <span v-if="runs" class="ml-auto tabular-nums text-pencil">{{ ended ? 'ended' : `runs ${since}` }}</span>
     </header>

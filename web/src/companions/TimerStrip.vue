@@ -11,8 +11,8 @@ const { timers, due } = useTimers()
 useReminders()
 const route = useRoute()
 const first = computed(() => timers.value[0])
-/** A screen of its own says the same, larger. */
-const here = computed(() => route.name === 'companions')
+/** The board says the same, larger; the bench has a clock of its own. */
+const here = computed(() => ['companions', 'bench'].includes(String(route.name)))
 </script>
 
 <template>

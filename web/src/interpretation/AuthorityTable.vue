@@ -25,7 +25,11 @@ const chosen = computed(() => tables.value.find(({ id }) => String(id) === assum
 </script>
 
 <template>
-  <section aria-labelledby="table-title" class="grid gap-2 border-t-2 border-ink pt-2" data-table>
+  <section
+    aria-labelledby="table-title"
+    class="grid grid-cols-[minmax(0,1fr)] gap-2 border-t-2 border-ink pt-2"
+    data-table
+  >
     <div class="flex flex-wrap gap-3 items-center">
       <h2 id="table-title" class="text-2xl grow">Your authority's table</h2>
       <button type="button" class="button button-desk print:hidden" @click="adding = true">Add a table</button>
@@ -35,9 +39,9 @@ const chosen = computed(() => tables.value.find(({ id }) => String(id) === assum
       its own in it.
     </p>
     <form v-else class="flex flex-wrap items-start gap-3 print:hidden" @submit.prevent>
-      <label class="grid gap-1 font-semibold">
+      <label class="grid gap-1 font-semibold min-w-0 max-w-full">
         Table
-        <select v-model="assumed.table_id" class="field !w-auto">
+        <select v-model="assumed.table_id" class="field desk:!w-auto">
           <option value="">None</option>
           <option v-for="t in tables" :key="t.id" :value="String(t.id)">{{ t.name }}, {{ t.authority }}</option>
         </select>

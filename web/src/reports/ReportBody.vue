@@ -7,10 +7,7 @@ const anchor = (title: string) => `part-${title.toLowerCase().replace(/[^a-z0-9]
 </script>
 
 <template>
-  <article
-    class="leaf-frame px-5 desk:px-10 py-8 max-w-4xl w-full mx-auto grid gap-6 print:border-0 print:p-0"
-    data-report
-  >
+  <article class="report-leaf" data-report>
     <header class="grid gap-1">
       <img
         v-if="content.block.logo"
@@ -35,7 +32,7 @@ const anchor = (title: string) => `part-${title.toLowerCase().replace(/[^a-z0-9]
       :id="anchor(s.title)"
       :key="s.title"
       :aria-label="s.title"
-      class="grid gap-2 break-inside-auto"
+      class="grid grid-cols-[minmax(0,1fr)] gap-2 break-inside-auto"
     >
       <h3 class="text-2xl font-extrabold border-b-2 border-ink pb-1">{{ s.title }}</h3>
       <template v-for="(b, i) in s.blocks" :key="i">
