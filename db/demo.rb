@@ -202,19 +202,14 @@ module Demo
   # A table as an authority might issue one; none did.
   TABLE = {
     name: "Invented example table", authority: "No authority: invented for the demo", dated_on: "2026-09-01",
-    csv: <<~CSV
-      match,structure_grade,structure_type,value,unit,note
-      1,,,50,mm/d,invented
-      2,,,40,mm/d,invented
-      SL,massive,,unsuitable,,invented
-      3,,,25,mm/d,invented
-      4,moderate,,15,mm/d,invented
-      4,weak,,10,mm/d,invented
-      4,massive,,unsuitable,,invented
-      5,,,8,mm/d,invented
-      6,strong,,5,mm/d,invented
-      6,,,unsuitable,,invented
-    CSV
+    rows: [
+      ["1", nil, "50"], ["2", nil, "40"], %w[SL massive unsuitable], ["3", nil, "25"], %w[4 moderate 15],
+      %w[4 weak 10], %w[4 massive unsuitable], ["5", nil, "8"], %w[6 strong 5],
+      ["6", nil, "unsuitable"]
+    ].map do |match, structure, value|
+      { "match" => match, "structure_grade" => structure, "value" => value, "unit" => ("mm/d" if value =~ /\d/),
+        "note" => "invented" }
+    end
   }.freeze
 
   module_function

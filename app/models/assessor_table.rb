@@ -13,35 +13,15 @@ class AssessorTable < ApplicationRecord
   belongs_to :fieldbook, default: -> { Fieldbook.current }
   attribute :rows, ActiveRecord::Type::Json.new
 
-  # @param input [Hash{Symbol=>Object}] name, authority, dated_on, limiting, and csv: the file as it came
+  # @param input [Hash{Symbol=>Object}] name, authority, dated_on, limiting, and rows by CORE::COLUMNS
   # @return [AssessorTable]
   # @raise [Grittle::InvalidInput] naming every bad row
   def self.make(fieldbook, input)
     said = LENGTHS.to_h { |name, most| [name, text(name, input[name], most)] }
     day = DAY.read(input[:dated_on]) || refuse(:dated_on, "Write the date that the table was issued.")
-    rows = read(input[:csv].to_s)
     limiting = input[:limiting] || "lowest"
-    CORE.new(rows, limiting: limiting)
-    create!(fieldbook: fieldbook, **said, dated_on: day, limiting: limiting, rows: rows)
-  end
-
-  # @return [String] an empty table to fill in
-  def self.template = "#{COLUMNS.join(',')}\n"
-
-  # @param csv [String] the file
-  # @return [Array<Hash{String=>String}>] by column
-  # @raise [Grittle::InvalidInput]
-  def self.read(csv)
-    file = Exchange::CsvText.new(csv, most: CORE::MOST_ROWS)
-    names = file.headings.map { |heading| heading.to_s.strip.downcase.tr(" ", "_") }
-    missing = %w[match value] - names
-    refuse(:csv, "The table needs a column “#{missing.first}”. Its columns: #{COLUMNS.join(', ')}.") if missing.any?
-    file.rows.map { |_, cells| names.zip(cells).to_h.slice(*COLUMNS).transform_values { |cell| clean(cell) } }
-  end
-
-  def self.clean(cell)
-    refuse(:csv, PlainText::SENTENCE) if PlainText.flaw(cell.to_s)
-    Exchange::Cells.unguard(cell.to_s)
+    CORE.new(input[:rows], limiting: limiting)
+    create!(fieldbook: fieldbook, **said, dated_on: day, limiting: limiting, rows: input[:rows])
   end
 
   def self.text(field, value, most)
@@ -53,12 +33,12 @@ class AssessorTable < ApplicationRecord
   def self.refuse(field, sentence)
     raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)]
   end
-  private_class_method :read, :clean, :text, :refuse
+  private_class_method :text, :refuse
 
   # @param base_cm, interest_cm [Numeric, nil]
   # @return [Hash{String=>Object}] as Grittle.interpret takes it
   def describe(base_cm: nil, interest_cm: nil)
-    { "table" => CORE.new(rows, limiting: limiting), "name" => name, "authority" => authority, "dated_on" => dated_on,
+    { "rows" => rows, "limiting" => limiting, "name" => name, "authority" => authority, "dated_on" => dated_on,
       "base_cm" => base_cm, "interest_cm" => interest_cm }
   end
 end

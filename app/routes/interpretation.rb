@@ -28,13 +28,14 @@ module Routes
       end
 
       app.post "/api/assessor-tables" do
-        answer Interpretation.line(AssessorTable.make(fieldbook, input)), 201
+        rows = ::Exchange::AuthorityTable.rows(input[:csv])
+        answer Interpretation.line(AssessorTable.make(fieldbook, input.merge(rows: rows))), 201
       end
 
       app.get "/api/assessor-tables/template" do
         headers "content-type" => "text/csv; charset=utf-8",
                 "content-disposition" => 'attachment; filename="assessor-table.csv"'
-        body AssessorTable.template
+        body ::Exchange::AuthorityTable.template
       end
     end
 

@@ -87,6 +87,10 @@ interpretation = "/profiles/#{tare['id']}/interpretation"
 
 # What is done on a page before its picture is taken.
 PRESS = ->(text) { ->(driver) { driver.find_elements(css: "button").find { |key| key.text.start_with?(text) }&.click } }
+WATER = lambda do |driver|
+  Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "#water-title").any? }
+  driver.execute_script("document.getElementById('water-title').scrollIntoView()")
+end
 SEND_TABLE = lambda do |driver|
   file = File.join(Dir.mktmpdir, "Low Meadow.csv").tap { |path| File.write(path, TABLE) }
   driver.find_element(css: "input[type=file]").send_keys(file)
@@ -108,8 +112,8 @@ SHOTS = {
   "bench-verdict-phone" => [verdict, Browser::PHONE, "paper"],
   "interpretation" => [interpretation, Browser::DESK, "paper"],
   "interpretation-dusk" => [interpretation, Browser::DESK, "dusk"],
-  "interpretation-phone" => [interpretation, Browser::PHONE, "paper"],
-  "interpretation-phone-dusk" => [interpretation, Browser::PHONE, "dusk"],
+  "interpretation-phone" => [interpretation, Browser::PHONE, "paper", WATER],
+  "interpretation-phone-dusk" => [interpretation, Browser::PHONE, "dusk", WATER],
   "timers" => ["/companion-tests", Browser::DESK, "paper"],
   "percolation" => ["/companion-tests/#{percolation}", Browser::DESK, "paper",
                     ->(driver) { driver.execute_script("window.scrollTo(0, 130)") }]

@@ -75,18 +75,6 @@ defineProps<{ test: string }>()
       </template>
       <path d="M76 12h8l2 26h-12zM80 44c-3 5-3 8 0 9c3-1 3-4 0-9z" />
     </g>
-    <g v-else-if="test === 'fizz'">
-      <path d="M30 92q14-40 50-40t50 40z" fill="var(--ochre)" fill-opacity="0.35" />
-      <path d="M80 18c-5 9-5 14 0 15c5-1 5-6 0-15z" fill="var(--water)" />
-      <circle
-        v-for="g in 9"
-        :key="g"
-        :cx="62 + ((g * 13) % 38)"
-        :cy="50 - ((g * 7) % 17)"
-        :r="1.6 + (g % 3)"
-        stroke-width="1.4"
-      />
-    </g>
     <g v-else-if="test === 'probe'">
       <path d="M4 42H66M94 42H156" />
       <path d="M58 8H102M80 8V76L76 80L80 92L84 80L80 76" />
@@ -102,7 +90,7 @@ defineProps<{ test: string }>()
       <rect x="20" y="64" width="104" height="11" rx="5" fill="var(--ochre)" fill-opacity="0.5" />
       <path d="M20 92H140M20 86v12M124 86v12M140 86v12" stroke="var(--pencil)" />
     </g>
-    <g v-else>
+    <g v-else-if="test === 'columns'">
       <template v-for="(x, i) in [16, 64, 112]" :key="x">
         <path :d="`M${x} 8V100H${x + 32}V8`" />
         <rect
@@ -135,6 +123,19 @@ defineProps<{ test: string }>()
         />
         <path :d="`M${x + 1} 18H${x + 31}`" stroke="var(--water)" />
       </template>
+    </g>
+    <g v-else>
+      <!-- A drop of acid. -->
+      <path d="M30 92q14-40 50-40t50 40z" fill="var(--ochre)" fill-opacity="0.35" />
+      <path d="M80 18c-5 9-5 14 0 15c5-1 5-6 0-15z" fill="var(--water)" />
+      <circle
+        v-for="g in 9"
+        :key="g"
+        :cx="62 + ((g * 13) % 38)"
+        :cy="50 - ((g * 7) % 17)"
+        :r="1.6 + (g % 3)"
+        stroke-width="1.4"
+      />
     </g>
   </svg>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { CompanionKind, SheetPlace } from '@/api'
-import { saidOf } from '@/shared/described'
 import CrumbGrid from './CrumbGrid.vue'
 import VesselRuler, { type Band } from './VesselRuler.vue'
 
@@ -201,8 +200,5 @@ const flags = computed(() => props.kind.look.filter(({ name }) => name === 'clou
         <slot />
       </div>
     </div>
-    <p v-if="kind.name === 'fizz' && values.effervescence" class="sr-only">
-      {{ saidOf(choices[0]!, values.effervescence) }}
-    </p>
   </div>
 </template>

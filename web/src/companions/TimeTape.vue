@@ -12,7 +12,7 @@ const WORDS: Record<string, string> = {
   done: 'looked at',
   late: 'looked at off its time',
   missed: 'missed',
-  open: 'to come',
+  open: 'not yet',
 }
 const left = computed(() => (next.value?.at ? Date.parse(next.value.at) - props.now : null))
 </script>

@@ -7,8 +7,8 @@ module Grittle
     #
     #   as Profiles::ReadDown has it, where each reading has "observations" and "method", each horizon may have "tests"
     #   (see FoundTests), and further
-    #   "table"    the assessor's own: "table" (an AssessorTable), "name", "authority", "dated_on", "base_cm",
-    #              "interest_cm"
+    #   "table"    the assessor's own: "rows" and "limiting" (see AssessorTable), "name", "authority", "dated_on",
+    #              "base_cm", "interest_cm"
     #   "seen"     fields of Entry::Fields::PROFILE
     #   "assumed"  "root_depth_cm", "amount_mm", "daily_mm", "share", "efficiency", "rate_mm_h"; per horizon
     #              "organic_matter" and "density_factor"
@@ -335,8 +335,9 @@ module Grittle
       def table
         given = @profile["table"] or return
 
-        found = given["table"].look_up(@layers.map { |layer| for_table(layer) }, base_cm: given["base_cm"],
-                                                                                 interest_cm: given["interest_cm"])
+        rows = AssessorTable.new(given["rows"], limiting: given["limiting"] || "lowest")
+        found = rows.look_up(@layers.map { |layer| for_table(layer) }, base_cm: given["base_cm"],
+                                                                       interest_cm: given["interest_cm"])
         given.slice("name", "authority", "dated_on", "base_cm", "interest_cm").merge("rows" => found)
       end
 

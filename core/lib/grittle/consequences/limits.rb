@@ -38,7 +38,7 @@ module Grittle
       # @return [Array<Limit>]
       def to_a
         found = [bottom, water, wet] + @horizons.each_with_index.flat_map { |one, at| of(one, at) }
-        found.compact.sort_by.with_index { |limit, at| [limit.depth_cm, at] }
+        found.compact.uniq.sort_by.with_index { |limit, at| [limit.depth_cm, at] }
       end
 
       private
