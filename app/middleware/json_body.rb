@@ -9,7 +9,7 @@ class JsonBody
   # Bytes: a reading's largest change is under 4 kB.
   LIMIT = 256 * 1024
   # Bytes of a file, by where it goes.
-  FILES = { "/api/photos" => Photo::MOST_BYTES, "/api/settings/logo" => Photo::MOST_BYTES,
+  FILES = { "/api/photos" => Photo::MOST_BYTES, "/api/title-block/logo" => Photo::MOST_BYTES,
             "/api/imports" => Exchange::Import::MOST_BYTES }.freeze
   FILE_TYPE = "application/octet-stream"
   # A request of ours nests no deeper.

@@ -50,24 +50,32 @@ class Fieldbook < ActiveRecord::Base
   end
 
   PEOPLE = %i[textured_by recorded_by].freeze
-  # Who makes reports: the name of a firm or a person, and further lines.
-  TITLE_BLOCK = %i[report_name report_lines].freeze
-
   # What new profiles, and the first quick reading, begin with.
   # @return [Hash{Symbol=>Object}] the parts of a method, and :textured_by and :recorded_by as names of people
   def defaults = of_settings({ **Grittle::FieldMethod::DEFAULTS, **PEOPLE.to_h { |name| [name, nil] } })
 
-  # @return [Hash{Symbol=>String, nil}] TITLE_BLOCK
-  def title_block = of_settings(TITLE_BLOCK.to_h { |name| [name, nil] })
+  # @return [Hash{Symbol=>String, nil}] who makes reports: name of a firm or person, and further lines
+  def title_block = of_settings({ report_name: nil, report_lines: nil }).transform_keys { |key| BLOCK.fetch(key) }
 
-  # @param input [Hash{Symbol=>Object}] any of #defaults and #title_block
+  BLOCK = { report_name: :name, report_lines: :lines }.freeze
+
+  # @param name, lines [String, nil] of the title block
+  def entitle(name: nil, lines: nil) = write_settings(report_name: name.presence, report_lines: lines.presence)
+
+  # Asked for anew, as the settings are.
+  # @return [String, nil] PNG
+  def logo_kept = self.class.where(id: id).pick(:logo)
+
+  # @param picture [String, nil] PNG
+  def keep_logo(picture) = self.class.where(id: id).update_all(logo: picture)
+
+  # @param input [Hash{Symbol=>Object}] any of #defaults
   # @raise [Grittle::UnknownName]
   def set(input)
     Methodical::PARTS.each do |name|
       ApplicationRecord.one_of(name, input[name], Grittle::FieldMethod::PARTS[name].choices)
     end
-    given = input.transform_values { |value| value.is_a?(String) ? value.presence : value }
-    self.class.find(id).update!(settings: { **defaults, **title_block, **given })
+    write_settings(**defaults, **input.transform_values { |value| value.is_a?(String) ? value.presence : value })
   end
 
   # Asked for anew: another process of the server may have changed them.
@@ -75,7 +83,12 @@ class Fieldbook < ActiveRecord::Base
     kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
     usual.merge(kept.slice(*usual.keys))
   end
-  private :of_settings
+
+  def write_settings(**given)
+    kept = (self.class.where(id: id).pick(:settings) || {}).transform_keys(&:to_sym)
+    self.class.find(id).update!(settings: kept.merge(given))
+  end
+  private :of_settings, :write_settings
 
   # What a photograph can be of.
   # @param kind [String] one of Photo::OWNERS

@@ -121,9 +121,9 @@ class Report < ApplicationRecord
 
   # @return [Hash{String=>Object}] who makes it, as the settings say: "name", "lines", "logo" (PNG, base64)
   def title_block
-    settings = fieldbook.title_block
-    logo = Fieldbook.where(id: fieldbook_id).pick(:logo)
-    { "name" => settings[:report_name], "lines" => settings[:report_lines].to_s.lines.map(&:strip).reject(&:empty?),
+    name, lines = fieldbook.title_block.values_at(:name, :lines)
+    logo = fieldbook.logo_kept
+    { "name" => name, "lines" => lines.to_s.lines.map(&:strip).reject(&:empty?),
       "logo" => logo && Base64.strict_encode64(logo) }
   end
 

@@ -52,11 +52,11 @@ module Routes
         answer ProfileSerializer.call(fieldbook.profiles.find(params[:id]).duplicate(input[:name])), 201
       end
 
-      app.get("/api/settings") { answer_settings }
+      app.get("/api/settings") { answer fieldbook.defaults }
 
       app.put "/api/settings" do
         fieldbook.set(input)
-        answer_settings
+        answer fieldbook.defaults
       end
 
       app.get "/api/profiles/:id" do

@@ -55,28 +55,40 @@ module Routes
         send_file photo.path, type: photo.media_type, disposition: :inline
       end
 
-      logo(app)
+      title_block(app)
+      app.helpers TitleBlock
     end
 
-    # The logo of the title block: any picture, kept small and bare.
-    def self.logo(app)
-      app.get "/api/settings/logo" do
-        found = ::Fieldbook.where(id: fieldbook.id).pick(:logo) || raise(ActiveRecord::RecordNotFound)
+    # Whoever reports: a name, further lines, and a logo from any picture, kept small and bare.
+    def self.title_block(app)
+      app.get("/api/title-block") { answer_title_block }
+
+      app.put "/api/title-block" do
+        fieldbook.entitle(**input.slice(:name, :lines))
+        answer_title_block
+      end
+
+      app.get "/api/title-block/logo" do
         headers "content-type" => "image/png", "x-content-type-options" => "nosniff", "cache-control" => "no-store",
                 "content-security-policy" => "default-src 'none'"
-        body found
+        body fieldbook.logo_kept || raise(ActiveRecord::RecordNotFound)
       end
 
-      app.post "/api/settings/logo" do
-        ::Fieldbook.where(id: fieldbook.id).update_all(logo: Photo.small(request.body.read, LOGO_PX))
-        answer_settings
+      app.post "/api/title-block/logo" do
+        fieldbook.keep_logo(Photo.small(request.body.read, LOGO_PX))
+        answer_title_block
       end
 
-      app.delete "/api/settings/logo" do
-        ::Fieldbook.where(id: fieldbook.id).update_all(logo: nil)
-        answer_settings
+      app.delete "/api/title-block/logo" do
+        fieldbook.keep_logo(nil)
+        answer_title_block
       end
     end
-    private_class_method :logo
+    private_class_method :title_block
+
+    # What the page shows of it.
+    module TitleBlock
+      def answer_title_block = answer({ **fieldbook.title_block, logo: !fieldbook.logo_kept.nil? })
+    end
   end
 end

@@ -13,11 +13,6 @@ module Routes
     # @return [Fieldbook] the root that every finder starts from
     def fieldbook = @fieldbook ||= ::Fieldbook.current
 
-    def answer_settings
-      logo = ::Fieldbook.where(id: fieldbook.id).where.not(logo: nil).exists?
-      answer({ **fieldbook.defaults, **fieldbook.title_block, logo: logo })
-    end
-
     # @return [Hash{Symbol=>Object}] the body without its version
     def changes = input.except(:version)
 

@@ -65,6 +65,7 @@ module CompanionSerializer
       name: place.name,
       sample_id: place.sample_id,
       horizon: place.sample.horizon&.designation,
+      upper_cm: ProfileSerializer.plain(place.sample.upper_cm),
       started_at: place.started_at&.iso8601(3),
       values: FINDINGS.standing(looks.map(&:value)).except("minutes"),
       **found.slice("said", "advice", "problems", "figures", "curve", "beside", "done",

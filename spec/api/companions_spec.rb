@@ -74,6 +74,58 @@ RSpec.describe "companion tests over the API" do
     expect(api_get("/api/companion-tests/#{made['id']}")["places"][0]["said"]).to eq("pH 6, moderately acid")
   end
 
+  it "makes every test at two places, and knows what it is about before it begins" do
+    Grittle::Companions::TESTS.each_value do |test|
+      places = [10, 40].map { |cm| test.at_depth ? { upper_cm: cm } : { label: "Tube #{cm}" } }
+      made = sheet(test.name, *places)
+      expect(made["places"].size).to eq 2
+      expect(made["kind"]["steps"].size).to be >= 3
+      expect(made["places"]).to all(include("looks" => [], "done" => false, "void" => false))
+    end
+    listed = api_get("/api/companion-tests?profile_id=#{profile.id}")["tests"]
+    expect(listed.map { |one| one["test"] }).to match_array Grittle::Companions::TESTS.keys
+    expect(listed.map { |one| one["begun_at"] }).to all(be_nil)
+  end
+
+  it "belongs to a site, or to nothing yet" do
+    at_site = api_post("/api/companion-tests", { test: "percolation", site_id: profile.site_id,
+                                                 places: [{ label: "Hole 1" }, { label: "Hole 2" }] })
+    expect(at_site).to include("name" => "Percolation, Slope", "profile" => nil)
+    alone = api_post("/api/companion-tests", { test: "rod", places: [{ label: "From the bed" }] })
+    expect(alone).to include("name" => "Rod shrinkage", "site" => nil)
+    expect(api_get("/api/companion-tests?running=true")["total"]).to eq 2
+    api_patch("/api/companion-tests/#{alone['id']}", { ended: true })
+    expect(api_get("/api/companion-tests?running=true")["tests"].map { |one| one["id"] }).to eq [at_site["id"]]
+  end
+
+  it "keeps a ball that was remoulded apart from its crumb" do
+    made = begin_all(sheet("crumb", { upper_cm: 10 }, setup: { water: "rain", air_dry: true }))
+    look(made, 0, 1200, slaking: "fully", dispersion: "none")
+    api_post("/api/companion-tests/#{made['id']}/places",
+             { label: "Remoulded", upper_cm: 10, setup: { remoulded: true } })
+    both = begin_all(made)
+    found = look(both, 1, 120, slaking: "fully", dispersion: "some")["places"]
+    expect(found.map { |place| place["said"] }).to eq ["crumb class 3 to 6 still possible", "remoulded, it disperses"]
+    told = look(both, 0, 1201, remoulded_disperses: true)["places"].first
+    expect(told["said"]).to eq "crumb class 3, disperses when worked wet"
+  end
+
+  it "goes out and comes in with its clocks and its looks, also those that were taken back" do
+    made = begin_all(sheet("ph", { upper_cm: 10 }))
+    found = look(made, 0, 2, value: 6)["places"][0]
+    api_post("/api/companion-places/#{found['id']}/looks/#{found['looks'][0]['id']}/take-back", {})
+    look(made, 0, 2.5, value: 6.5)
+    get "/api/export?format=json&of=profile&id=#{profile.id}", {}, { "HTTP_HOST" => "127.0.0.1" }
+    import = Exchange::FieldbookImport.new(JSON.parse(last_response.body), {})
+    expect(import.problems.to_a).to be_empty
+    import.take_in
+    copy = CompanionTest.last
+    expect(copy.id).not_to eq made["id"]
+    expect([copy.profile.name, copy.places.first.started_at, copy.places.first.looks.map(&:value)])
+      .to eq ["Slope 1", began, [{ "value" => 6.5, "minutes" => 2.5 }]]
+    expect(Finding.where(companion_place: copy.places).where.not(taken_back_at: nil).count).to eq 1
+  end
+
   {
     "an unknown test" => [{ test: "dance", places: [{ upper_cm: 10 }] }, 422, "There is no test “dance”"],
     "no place" => [{ test: "ph", places: [] }, 422, ""],

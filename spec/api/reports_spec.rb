@@ -49,8 +49,8 @@ RSpec.describe "reports over the API" do
   end
 
   it "is a tagged PDF with title and language whose text is read back" do
-    api_put("/api/settings", { report_name: "Ground & Co", report_lines: "Mill Lane 4" })
-    post "/api/settings/logo", Vips::Image.black(800, 200).pngsave_buffer,
+    api_put("/api/title-block", { name: "Ground & Co", lines: "Mill Lane 4" })
+    post "/api/title-block/logo", Vips::Image.black(800, 200).pngsave_buffer,
          "CONTENT_TYPE" => "application/octet-stream", "HTTP_IDEMPOTENCY_KEY" => SecureRandom.uuid,
          "HTTP_HOST" => "127.0.0.1"
     expect(last_response.status).to eq 200

@@ -83,6 +83,9 @@ RSpec.describe "Companion tests by the clock" do
     all("button", text: "Remove").last.click
     expect(page).to have_css("summary", text: "What was written down (2)")
     expect(page).to have_css("[data-caution='results']").and have_css("[role='note']", text: "nobody may move it")
+    click_button "Lay a remoulded ball beside it"
+    within("article", text: "Remoulded") { click_button("Laid in: start", exact: false) }
+    expect(page).to have_css("article", text: "Remoulded", count: 1).and have_css("article", count: 2)
   end
 
   it "is worked by keyboard: a hole is begun and read with the arrows" do

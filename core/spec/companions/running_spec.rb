@@ -46,6 +46,14 @@ RSpec.describe "companion tests by the clock" do
     end
   end
 
+  it "tells of a remoulded ball only whether it disperses" do
+    ball = { "remoulded" => true }
+    clear = one("crumb", ball, { "minutes" => 120, "slaking" => "fully", "dispersion" => "none" })
+    expect(clear).to include("said" => "remoulded, clear so far", "figures" => { "remoulded_disperses" => false })
+    milky = one("crumb", ball, { "minutes" => 120, "slaking" => "fully", "dispersion" => "some" })
+    expect(milky).to include("said" => "remoulded, it disperses", "done" => true)
+  end
+
   describe "a jar" do
     let(:setup) { { "water_mm" => 100, "temperature_c" => 20, "dispersant" => true } }
     let(:layers) { [{ "minutes" => 0.75, "sand_mm" => 20 }, { "minutes" => 460, "silt_mm" => 20 }] }

@@ -15,6 +15,7 @@ const emit = defineEmits<{
   look: [value: Record<string, unknown>]
   takeBack: [look: number]
   anew: []
+  ball: []
 }>()
 const values = computed(() => props.place.values as Record<string, unknown>)
 const runs = computed(() => props.place.started_at !== null)
@@ -82,6 +83,14 @@ const flag = (name: string) => values.value[name] === true
       </p>
       <p v-if="place.beside" class="leading-snug text-pencil" data-beside>{{ place.beside }}</p>
     </div>
+    <button
+      v-if="kind.name === 'crumb' && !ended && runs && !values.remoulded"
+      type="button"
+      class="button button-desk justify-self-start"
+      @click="$emit('ball')"
+    >
+      Lay a remoulded ball beside it
+    </button>
     <details v-if="further.length && !ended">
       <summary class="summary-line">More about this {{ kind.noun }}</summary>
       <div class="grid gap-2 pt-2">

@@ -7,6 +7,7 @@ import FieldGrid from '@/shared/FieldGrid.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
 import { useBin } from '@/bin/useBin'
+import type { SheetPlace } from '@/api'
 import type { Written } from '@/shared/described'
 import DropCurves from './DropCurves.vue'
 import HowItIsDone from './HowItIsDone.vue'
@@ -15,7 +16,7 @@ import { useSheet } from './useSheet'
 
 // One companion test at all its places: how it is done, their clocks, one look each, what they come to together.
 const props = defineProps<{ id: number }>()
-const { query, sheet, now, refused, saved, waiting, begin, look, takeBack, beginAnew, end } = useSheet(
+const { query, sheet, now, refused, saved, waiting, begin, look, takeBack, beginAnew, add, end } = useSheet(
   toRef(props, 'id'),
 )
 const { ask } = useBin()
@@ -36,6 +37,13 @@ function setAll(): void {
   for (const { id } of sheet.value!.places) look(id, given)
   common.value = {}
 }
+/** A ball of the same soil, on the same sheet, with a clock of its own. */
+const ball = ({ name, upper_cm, values }: SheetPlace) =>
+  add({
+    label: upper_cm === null ? `${name}, remoulded` : 'Remoulded',
+    upper_cm,
+    setup: { water: (values as Record<string, unknown>).water ?? '', remoulded: true },
+  })
 const owner = computed(() => sheet.value?.profile)
 const all = computed(() => (sheet.value?.places.length ?? 0) > 1)
 const STATES: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Changed meanwhile' }
@@ -114,6 +122,7 @@ const STATES: Record<string, string> = { saved: 'Saved', saving: 'Saving', confl
           @look="look(p.id, $event)"
           @take-back="takeBack(p.id, $event)"
           @anew="beginAnew(p.id)"
+          @ball="ball(p)"
         />
       </div>
       <p

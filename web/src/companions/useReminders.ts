@@ -42,7 +42,11 @@ const said = (timer: Timer) => `${timer.title}, ${timer.place}: ${timer.label.to
 
 function notify(timer: Timer): void {
   if (!('Notification' in window) || Notification.permission !== 'granted') return
-  new Notification(timer.left > 0 ? 'Look soon' : 'Look now', { body: said(timer), tag: timer.key })
+  try {
+    new Notification(timer.left > 0 ? 'Look soon' : 'Look now', { body: said(timer), tag: timer.key })
+  } catch {
+    // Some phones allow notifications to installed pages alone.
+  }
 }
 
 /** Reminds of looks: a sound that can be turned off, a notification where it is allowed, a count in the title. */

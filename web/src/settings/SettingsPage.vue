@@ -27,13 +27,10 @@ const { data, error, refetch } = useQuery({
 const form = ref<Settings>()
 watch(data, (found) => (form.value ??= found && { ...found }), { immediate: true })
 const { saving, at, general, send } = useForm<Settings>()
-/** What the title block below saves by itself. */
-const OF_REPORTS = ['report_name', 'report_lines', 'logo']
 const saved = ref(false)
 async function save(): Promise<void> {
   saved.value = false
-  const begin = Object.fromEntries(Object.entries(form.value!).filter(([name]) => !OF_REPORTS.includes(name)))
-  const kept = await send('PUT', '/api/settings', begin)
+  const kept = await send('PUT', '/api/settings', form.value)
   if (!kept) return
   form.value = kept
   habits.value = { ...kept, textured_by: kept.textured_by ?? '', recorded_by: kept.recorded_by ?? '' }
@@ -81,7 +78,7 @@ const now = new Date().toISOString()
           <span role="status">{{ saved ? 'Saved' : '' }}</span>
         </div>
       </form>
-      <TitleBlock :settings="form" @saved="form = { ...form, ...$event }" />
+      <TitleBlock />
       <section aria-labelledby="bin-title" class="grid gap-3">
         <h2 id="bin-title" class="text-2xl border-b-2 border-ink pb-1">What was deleted</h2>
         <p><RouterLink class="button" to="/bin">Bin, and imported files</RouterLink></p>

@@ -52,12 +52,14 @@ module Grittle
       },
       "crumb" => {
         title: "Crumb in still water", noun: "crumb", place_class: Crumb, sample_kind: "crumb", leave: UNMOVED,
-        setup: %w[water air_dry size_mm], look: %w[slaking dispersion],
+        setup: %w[water air_dry size_mm remoulded], look: %w[slaking dispersion],
         further: %w[swells remoulded_disperses carbonate_or_gypsum suspension poured_on], started_by: "Laid in: start",
         steps: [
           ["Take an air-dry crumb of 5 to 10 mm from each depth.", nil],
           ["Lay each into still rain or distilled water, never pour water on it, and start the clock.", nil],
           ["Do not touch the dish. Look after 5 and 10 minutes, 2 and 20 hours: does it slake, is the water milky?",
+           nil],
+          ["Where it slaked and stayed clear: remould wet soil of that depth to a 5 mm ball, and lay it in beside.",
            nil]
         ]
       },

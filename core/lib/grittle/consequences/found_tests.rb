@@ -61,7 +61,7 @@ module Grittle
       end
 
       def crumb(place, upper_cm)
-        classes = place.figures["classes"]
+        classes = place.figures["classes"] || []
         return unless DISPERSES.include?(classes) || classes == REMOULDED
 
         worked = " once it is worked wet" if classes == REMOULDED

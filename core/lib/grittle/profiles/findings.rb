@@ -74,9 +74,10 @@ hint: "What the kit says"),
             "10 min, 2 h and 20 h."
         }
       }.each_value(&:freeze).freeze
+      BALL = table(Entry::Field.new("remoulded", "A remoulded ball of 5 mm", :flag))
       # Tests that are made on a sheet alone, and what they and the others write down there.
       ON_SHEETS = {
-        "ph" => PH.merge(KIT).freeze, "fizz" => FIZZ.merge(ACID).freeze, "crumb" => CRUMB,
+        "ph" => PH.merge(KIT).freeze, "fizz" => FIZZ.merge(ACID).freeze, "crumb" => CRUMB.merge(BALL).freeze,
         "jar" => Companions::Fields::JAR, "percolation" => Companions::Fields::PERCOLATION,
         "probe" => Companions::Fields::PROBE, "rod" => Companions::Fields::ROD, "columns" => Companions::Fields::COLUMNS
       }.freeze
@@ -122,7 +123,7 @@ hint: "What the kit says"),
         case test
         when "ph" then say_ph(seen)
         when "fizz" then say_fizz(seen)
-        when "crumb" then crumb(looks).sentence
+        when "crumb" then seen["remoulded"] ? Companions::Crumb.new(looks).said : crumb(looks).sentence
         else "#{title(test).downcase}: #{Companions::TESTS.fetch(test).place_class.new(looks).said}"
         end
       end
@@ -136,7 +137,11 @@ hint: "What the kit says"),
 
       # @param looks [Array<Hash>] oldest first
       # @return [String, nil] what to do or look at next
-      def advise(test, looks) = (crumb(looks).advice if test == "crumb")
+      def advise(test, looks)
+        return unless test == "crumb"
+
+        standing(looks)["remoulded"] ? Companions::Crumb.new(looks).advice : crumb(looks).advice
+      end
 
       def say_ph(seen)
         read = seen.values_at("value", "upper").compact
