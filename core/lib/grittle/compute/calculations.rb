@@ -49,9 +49,26 @@ module Grittle
       ["jar", "When to read a jar, and what its layers come to",
        { "depth_cm" => 10, "temperature_c" => 20, "layers_mm" => { "sand" => 20, "silt" => 20, "clay" => 10 } }],
       ["percolation", "The rate of a hole and whether it is steady",
-       { "drops_mm" => [26, 25.4, 25.4], "interval_min" => 30 }]
+       { "drops_mm" => [26, 25.4, 25.4], "interval_min" => 30 }],
+      ["hand", "One person's curve from ribbon to clay, from pairs of ribbons and laboratory",
+       { "pairs" => [{ "length_mm" => 44, "scale_mm" => 4, "clay" => 27, "clay_sd" => 1.5 }],
+         "sets" => [{ "length_mm" => 38, "scale_mm" => 4 }] }],
+      ["ordered_shift", "How far one person's words are shifted",
+       { "cuts" => [10, 25, 40], "scale" => 4, "pairs" => [{ "state" => 1, "percent" => 22, "sd" => 1.5 }] }],
+      ["number_bias", "How far one person's numbers lie from the laboratory's",
+       { "what" => "sand_estimate", "errors" => [12, 8, 15] }],
+      ["repeatability", "How far two sets of one soil differ by one hand", { "duplicates" => [[38, 41], [22, 25]] }],
+      ["drift", "Whether a hand has moved", { "z" => [0.5, 1.2, 0.8] }],
+      ["kappa", "Agreement beyond chance", { "table" => [[75, 1, 4], [5, 4, 1], [0, 0, 10]] }],
+      ["bland_altman", "Two people's numbers of the same samples", { "one" => [30, 22, 41], "other" => [28, 25, 40] }],
+      ["credits", "What a call is worth by a scheme",
+       { "scheme" => "class_half", "sand" => 40, "clay" => 20, "call" => { "class" => "CL" } }],
+      ["pull", "Whether a guess pulls the class towards it", { "rows" => [["C", "SCL", "CL", ["CL"]]] }],
+      ["skill", "How well a class is known, from credits", { "credits" => [1, 1, 0.5] }],
+      ["laboratory_row", "A laboratory's sand, silt and clay as written",
+       { "sand" => "90.2", "silt" => "8.1", "clay" => "<2" }]
     ].to_h do |name, says, example|
-      room = OfTexture.respond_to?(name) ? OfTexture : OfLayers
+      room = [OfTexture, OfLayers, OfHands].find { |one| one.respond_to?(name) }
       [name, Calculation.new(name: name, says: says, example: example.freeze, job: room.method(name)).freeze]
     end.freeze
 

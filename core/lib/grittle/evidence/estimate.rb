@@ -24,11 +24,11 @@ module Grittle
 
       # @param observations [Observations]
       # @param system [String] the triangle whose classes are named
-      # @param curve [String] a name of Curves::ALL, or a Curve
+      # @param curve [String] a name of Curves::ALL, a Curve, or a person's own (Practice::OwnCurve)
       # @param model [Model] how likely each answer is, and the hand that felt it
       # @raise [UnknownName]
       def initialize(observations, system: "usda", curve: Curves::DEFAULT, model: STANDARD)
-        @felt = ObservedLikelihoods.new(observations, curve.is_a?(Curve) ? curve : Curves[curve], model)
+        @felt = ObservedLikelihoods.new(observations, curve.is_a?(String) ? Curves[curve] : curve, model)
         @system = Grittle.triangle(system).id
       end
 

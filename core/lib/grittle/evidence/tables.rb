@@ -98,9 +98,9 @@ module Grittle
       # @param curve [Curve]
       # @return [Table]
       def length(mean, scale, curve)
-        logs = lengths(curve).map do |about|
+        logs = lengths(curve).each_with_index.map do |about, clay|
           Math.log(
-            ((1 - Model::ERROR) * Tables.normal(mean - about, length_sd(about, scale))) +
+            ((1 - Model::ERROR) * Tables.normal(mean - about, length_sd(curve, clay, about, scale))) +
               (Model::ERROR / Model::LONGEST_MM)
           )
         end
@@ -111,8 +111,9 @@ module Grittle
       # @return [Array<Table>] one a bin of LENGTH_BINS
       def length_to_come(curve)
         @to_come[curve] ||= begin
-          bells = lengths(curve).map do |about|
-            [about, length_sd(about, Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2)))]
+          bells = lengths(curve).each_with_index.map do |about, clay|
+            scale = Math.sqrt(((RibbonSet::HAND_CV * about)**2) + (RibbonSet::READING_ERROR_MM**2))
+            [about, length_sd(curve, clay, about, scale)]
           end
           binned(CLAY, bells, LENGTH_BINS, Model::LONGEST_MM)
         end
@@ -181,8 +182,10 @@ module Grittle
       def lengths(curve) = @curves[curve] ||= PERCENTS.map { |clay| curve.length(clay) }.freeze
 
       # @return [Float] mm: how far a ribbon set lies off the curve's length
-      def length_sd(about, scale)
-        wider * Math.sqrt((((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2) + (scale**2))
+      # About a school's curve the model's noise; about a person's own curve what is known of it.
+      def length_sd(curve, clay, about, scale)
+        noise = curve.respond_to?(:noise2) ? curve.noise2(clay) : ((Model::LENGTH_SHARE * about) + Model::LENGTH_MM)**2
+        wider * Math.sqrt(noise + (scale**2))
       end
 
       def spread(likelihood, half_width) = wider * Math.sqrt((likelihood.sd**2) + ((half_width / Math.sqrt(3))**2))
