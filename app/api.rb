@@ -32,6 +32,7 @@ require_relative "middleware/schema_error"
 require_relative "middleware/idempotency"
 require_relative "middleware/page"
 require_relative "routes/support"
+require_relative "routes/assessor_tables"
 require_relative "routes/bin"
 require_relative "routes/catalogue"
 require_relative "routes/descriptions"
@@ -75,6 +76,7 @@ class Api < Sinatra::Base
   use Idempotency
 
   helpers Routes::Support
+  register Routes::AssessorTables
   register Routes::Bin
   register Routes::Catalogue
   register Routes::Companions

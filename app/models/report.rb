@@ -35,7 +35,9 @@ class Report < ApplicationRecord
     report
   end
 
+  # @param asked [Hash] as typed
   # @return [Hash{String=>Object}] as kept, blanks left out
+  # @raise [Grittle::InvalidInput, ActiveRecord::RecordNotFound]
   def self.read(fieldbook, asked)
     asked = asked.transform_keys(&:to_s)
     texts = TEXTS.to_h { |name, most| [name, text(name, asked[name], most)] }
@@ -60,10 +62,11 @@ class Report < ApplicationRecord
     refuse("/#{name}", "It is a number from #{range.begin} to #{range.end}, not “#{Grittle::Spoken.of(value)}”.")
   end
 
+  # @api private
   def self.refuse(pointer, sentence)
     raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: pointer, sentence: sentence)]
   end
-  private_class_method :read, :text, :number, :refuse
+  private_class_method :text, :number
 
   # @param asked [Hash] see .make
   # @raise [Grittle::InvalidInput, ApplicationRecord::Stale]
@@ -72,7 +75,7 @@ class Report < ApplicationRecord
       raise Stale, self unless lock_version == version
 
       refuse_frozen
-      update!(asked: self.class.send(:read, fieldbook, asked))
+      update!(asked: self.class.read(fieldbook, asked))
     end
   end
 
@@ -133,6 +136,6 @@ class Report < ApplicationRecord
   private
 
   def refuse_frozen
-    self.class.send(:refuse, "", "It is frozen: make a new report.") if frozen_now?
+    self.class.refuse("", "It is frozen: make a new report.") if frozen_now?
   end
 end

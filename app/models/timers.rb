@@ -13,7 +13,7 @@ class Timers
   # Soonest first; of two at once the one with the shorter time.
   # @return [Array<Timer>] the next look of each place
   def to_a
-    tests = @fieldbook.companion_tests.running.preload(:profile, :site, places: %i[looks sample]).to_a
+    tests = @fieldbook.companion_tests.running.preload(:profile, :site, places: [:looks, { sample: :horizon }]).to_a
     tests.flat_map { |test| of(test) }.sort_by { |timer| [timer.due_at, timer.interval, timer.place.id] }
   end
 

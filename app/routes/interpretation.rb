@@ -20,23 +20,6 @@ module Routes
         answer profile.interpret(assumed: Interpretation.assumed(params, profile.horizons), what_if: taken_for,
                                  table: Interpretation.table(params, fieldbook))
       end
-
-      app.get("/api/assessor-tables") do
-        # A relation of its own: what the fieldbook itself has loaded would stay as it was.
-        tables = fieldbook.assessor_tables.order(:id)
-        answer(tables: tables.map { |one| Interpretation.line(one) })
-      end
-
-      app.post "/api/assessor-tables" do
-        rows = ::Exchange::AuthorityTable.rows(input[:csv])
-        answer Interpretation.line(AssessorTable.make(fieldbook, input.merge(rows: rows))), 201
-      end
-
-      app.get "/api/assessor-tables/template" do
-        headers "content-type" => "text/csv; charset=utf-8",
-                "content-disposition" => 'attachment; filename="assessor-table.csv"'
-        body ::Exchange::AuthorityTable.template
-      end
     end
 
     # @param params [Hash{String=>Object}]
@@ -57,12 +40,6 @@ module Routes
 
       depths = numbers(params.slice(*TABLE.keys).reject { |_, text| text.strip.empty? }, TABLE)
       fieldbook.assessor_tables.find(params["table_id"]).describe(**depths.transform_keys(&:to_sym))
-    end
-
-    # @return [Hash] schema AssessorTable
-    def self.line(table)
-      { id: table.id, name: table.name, authority: table.authority, dated_on: table.dated_on, limiting: table.limiting,
-        rows: table.rows.size }
     end
 
     def self.of_horizons(params, horizons)

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Grittle
+  module Practice
+    # In which order a person meets the tubs of a set, and under which codes: by a seed that is kept, so that it can be
+    # told again. Some tubs come twice under another code. Frozen.
+    class SessionOrder
+      CODES = (100..999).to_a.freeze
+      LEAST_AGAIN = FIGURES["again_least"]
+      PART_AGAIN = FIGURES["again_part"]
+      APART = FIGURES["again_apart"]
+
+      # One tub as it comes into the hand: its place in the set, its blind code, whether it comes for the second time.
+      Turn = Struct.new(:tub, :code, :again, keyword_init: true)
+
+      # @return [Array<Turn>]
+      attr_reader :turns
+
+      # @param tubs [Integer] of the set
+      # @param seed [Integer]
+      # @param again [Boolean] whether some come twice
+      def initialize(tubs, seed, again: true)
+        random = Random.new(seed)
+        twice = again ? SessionOrder.shuffled((0...tubs).to_a, random).first(SessionOrder.duplicates(tubs)) : []
+        codes = SessionOrder.shuffled(CODES, random)
+        met = []
+        @turns = order((0...tubs).to_a + twice, random).each_with_index.map do |tub, at|
+          Turn.new(tub: tub, code: codes[at], again: met.include?(tub)).freeze.tap { met << tub }
+        end.freeze
+        freeze
+      end
+
+      # Fisher and Yates 1938, as Durstenfeld 1964 has it. [published]
+      # @return [Array]
+      def self.shuffled(list, random)
+        found = list.dup
+        (found.size - 1).downto(1) do |at|
+          other = random.rand(at + 1)
+          found[at], found[other] = found[other], found[at]
+        end
+        found
+      end
+
+      # @return [Integer] tubs that come twice; none where there are too few to come between
+      def self.duplicates(tubs)
+        return 0 if tubs <= APART
+
+        (PART_AGAIN * tubs).floor.clamp(LEAST_AGAIN, nil).clamp(nil, tubs - APART)
+      end
+
+      private
+
+      # Shuffled until the two of every pair have enough others between them, which some order always has.
+      def order(tubs, random)
+        loop do
+          found = SessionOrder.shuffled(tubs, random)
+          return found if apart?(found)
+        end
+      end
+
+      def apart?(order)
+        order.each_index.group_by { |at| order[at] }.each_value.all? do |first, second|
+          second.nil? || second - first > APART
+        end
+      end
+    end
+  end
+end
