@@ -40,6 +40,7 @@ require_relative "routes/exchange"
 require_relative "routes/fieldbook"
 require_relative "routes/companions"
 require_relative "routes/interpretation"
+require_relative "routes/laboratory"
 require_relative "routes/readings"
 require_relative "routes/reports"
 
@@ -84,6 +85,7 @@ class Api < Sinatra::Base
   register Routes::Exchange
   register Routes::Fieldbook
   register Routes::Interpretation
+  register Routes::Laboratory
   register Routes::Readings
   register Routes::Reports
 

@@ -57,11 +57,7 @@ module Exchange
       raise Unreadable, too_many if text.count("\n") > 2 * @most # before anything is read
 
       said = text[/\Asep=(.)\n/, 1]
-      first =
-        text
-        .each_line
-        .first(10)
-        .find { |line| SEPARATORS.any? { |one| line.include?(one) } && !line.start_with?("sep=") }
+      first = most_separated(text.each_line.first(10).grep_v(/\Asep=/))
       separator = said || SEPARATORS.max_by { |one| first.to_s.count(one) }
       numbered =
         numbered(
@@ -70,6 +66,15 @@ module Exchange
       numbered.empty? ? raise(Unreadable, "The file is empty.") : untitled(numbered)
     rescue CSV::MalformedCSVError => e
       raise Unreadable, "The file is no CSV table: line #{e.line_number} cannot be read."
+    end
+
+    # The first line with three columns: a comma in a title is no separator.
+    def most_separated(lines)
+      [2, 1].each do |least|
+        found = lines.find { |line| SEPARATORS.any? { |one| line.count(one) >= least } }
+        return found if found
+      end
+      nil
     end
 
     def numbered(rows)

@@ -5,6 +5,9 @@ module Exchange
   class RowChecks
     LENGTHS = {
       "name" => 120,
+      "laboratory" => 120,
+      "number" => 60,
+      "remark" => 2000,
       "authority" => 200,
       "dated_on" => 10,
       "designation" => 20,
@@ -29,6 +32,7 @@ module Exchange
       "horizons" => %w[designation upper_cm lower_cm profile_id],
       "samples" => %w[kind],
       "companion_tests" => %w[test],
+      "laboratory_results" => %w[sample_id written added_at],
       "assessor_tables" => %w[name authority dated_on limiting rows],
       "reports" => %w[asked],
       "companion_places" => %w[companion_test_id sample_id],
@@ -209,6 +213,13 @@ module Exchange
       refuse("rows must be a list of objects with #{AssessorTable::COLUMNS.join(', ')}.") unless fine
       AssessorTable::CORE.new(rows, limiting: row["limiting"])
       AssessorTable::DAY.read(row["dated_on"])
+    end
+
+    def check_laboratory_results(row)
+      refuse("written must be an object.") unless row["written"].is_a?(Hash)
+      unknown = row["written"].keys - LaboratoryResult::WRITTEN
+      refuse("written has no “#{unknown.first}”.") if unknown.any?
+      LaboratoryResult.checked(row["written"].merge("reported_on" => row["reported_on"]))
     end
 
     def check_reports(row)

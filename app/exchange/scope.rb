@@ -33,7 +33,8 @@ module Exchange
       "sites" => { id: :sites }, "profiles" => { id: :profiles }, "horizons" => { profile_id: :profiles },
       "samples" => { profile_id: :profiles, horizon_id: :horizons, site_id: :sites, id: :samples },
       "reported_classes" => { horizon_id: :horizons }, "findings" => { sample_id: :samples, id: :findings },
-      "companion_tests" => { id: :companion_tests }, "assessor_tables" => { id: :assessor_tables },
+      "laboratory_results" => { sample_id: :samples }, "companion_tests" => { id: :companion_tests },
+      "assessor_tables" => { id: :assessor_tables },
       "reports" => { id: :reports, profile_id: :profiles, site_id: :sites },
       "companion_places" => { companion_test_id: :companion_tests, sample_id: :samples },
       "readings" => { id: :readings }, "answers" => { reading_id: :readings }, "ribbons" => { reading_id: :readings },
@@ -87,6 +88,7 @@ module Exchange
     def samples = Sample.where(id: sample_ids)
     def reported_classes = ReportedClass.where(horizon_id: horizon_ids)
     def findings = Finding.where(sample_id: sample_ids, deletion_id: nil)
+    def laboratory_results = LaboratoryResult.where(sample_id: sample_ids)
     def companion_tests = CompanionTest.where(id: companion_test_ids)
     def reports = Report.kept.where(profile_id: profile_ids).or(Report.kept.where(site_id: @profile ? [] : site_ids))
     def assessor_tables = AssessorTable.kept.where(id: reports.map { |report| report.asked["table_id"] }.compact)

@@ -195,6 +195,10 @@ module Exchange
           "reading_id" => "readings"
         }
       ),
+      table("laboratory_results", LaboratoryResult, "What laboratories found in samples, as written; the newest stands",
+            { "written" => :json, "laboratory" => :text, "number" => :text, "reported_on" => :text, "remark" => :text,
+              "source" => :text, "added_at" => :time, "recorded_by" => :person },
+            refs: { "sample_id" => "samples" }),
       table("assessor_tables", AssessorTable, "Tables of the assessor's own authority, row by row as they came",
             { "name" => :text, "authority" => :text, "dated_on" => :text, "limiting" => :text, "rows" => :json }),
       table("reports", Report, "Reports: what they were made for and with, and what a frozen one held",

@@ -45,6 +45,7 @@ class Emptying
                            .or(CompanionPlace.where(companion_test_id: @ids[:companion_tests])).ids
     Finding.where(sample_id: @ids[:samples]).or(Finding.where(companion_place_id: places)).delete_all
     CompanionPlace.where(id: places).delete_all
+    LaboratoryResult.where(sample_id: @ids[:samples]).delete_all
     gone(CompanionTest, :companion_tests)
     gone(Sample, :samples)
   end

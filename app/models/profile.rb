@@ -21,7 +21,7 @@ class Profile < ApplicationRecord
   # What it is read down from.
   WITH_READINGS = [
     :site, :textured_by, :recorded_by,
-    { samples: %i[findings horizon readings],
+    { samples: %i[findings horizon readings laboratory_results],
       horizons: [:reported_classes, :profile,
                  { samples: :findings, readings: [:assignments, :textured_by, { sample: %i[horizon profile] }] }] }
   ].freeze

@@ -13,6 +13,8 @@ class Sample < ApplicationRecord
   has_many :readings, -> { kept }, dependent: :restrict_with_exception, inverse_of: :sample
   has_many :findings, -> { standing.order(:seen_at, :id) }, dependent: :restrict_with_exception, inverse_of: :sample
 
+  has_many :laboratory_results, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :sample
+
   scope :standing, -> { where(removed_at: nil) }
 
   KINDS = Grittle::Entry::Fields::SAMPLE_KINDS

@@ -18,6 +18,8 @@ module Stamp
         FROM horizons JOIN samples ON samples.horizon_id = horizons.id
           LEFT JOIN readings ON readings.sample_id = samples.id
         WHERE horizons.profile_id = profiles.id),
+      (SELECT COUNT(*) FROM samples JOIN laboratory_results ON laboratory_results.sample_id = samples.id
+        WHERE samples.profile_id = profiles.id),
       (SELECT CONCAT(COUNT(*), ',', COUNT(findings.taken_back_at), ',', COUNT(findings.deletion_id))
         FROM samples JOIN findings ON findings.sample_id = samples.id
         WHERE samples.profile_id = profiles.id),

@@ -25,7 +25,7 @@ module Reports
       [
         ["Methods", [methods]], ["Column", [column]], ["Horizons", horizons], ["Texture contrast", [contrast]],
         ["Water", water], ["Limits", limits], ["Wetness", [list([@down["wetness"]["sentence"]])]],
-        ["Companion tests", tests], ["Laboratory", [text("No laboratory result was entered.")]],
+        ["Companion tests", tests], ["Laboratory", laboratory],
         ["Authority's table", table],
         ["Not tested, assumed", [list(open)]], ["Classes that are not the key's", [list(overrides)]]
       ]
@@ -214,6 +214,19 @@ module Reports
         )["places"].first["marks"]
         marks.compact.map { |mark| "#{place.companion_test.kind.title}, #{place.name}: a look #{mark}." }
       end
+    end
+
+    # The newest result of each sample, beside the hand where it was textured.
+    def laboratory
+      rows = @profile.samples.filter_map do |sample|
+        result = sample.laboratory_results.last or next
+        reading = sample.readings.last
+        beside = reading && result.beside(reading)
+        [sample.place_name, result.read.to_s, [beside && beside["sentence"], *result.read.done].compact.join("; ")]
+      end
+      return [text("No laboratory result was entered.")] if rows.empty?
+
+      [table_of(["Sample", "Laboratory", "Beside the hand"], rows, [0.2, 0.35, 0.45])]
     end
 
     def table

@@ -35,6 +35,7 @@ module DescriptionSerializer
       horizon: sample.horizon&.designation,
       disturbed: disturbed(sample),
       findings: findings(sample),
+      laboratory: laboratory(sample),
       readings: sample.readings.map { |reading| { id: reading.id, name: reading.class_given&.full_name } }
     }
   end
@@ -57,6 +58,18 @@ module DescriptionSerializer
         seen_at: rows.last.seen_at.iso8601,
         looks: looks.size
       }
+    end
+  end
+
+  # @param sample [Sample]
+  # @return [Array<Hash>] schema LaboratoryResult, the newest first: that one stands
+  def laboratory(sample)
+    sample.laboratory_results.reverse.map do |result|
+      reading = sample.readings.last
+      { id: result.id, said: result.read.to_s, percents: result.read.percents, sds: result.read.sds,
+        done: result.read.done, laboratory: result.laboratory, number: result.number,
+        reported_on: result.reported_on, remark: result.remark, source: result.source,
+        beside: reading && result.beside(reading) }
     end
   end
 

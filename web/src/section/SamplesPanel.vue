@@ -5,6 +5,8 @@ import { forgetLists, request, type Profile, type Reading, type Schemas } from '
 import { useWords } from '@/api'
 import FormConflict from '@/shared/FormConflict.vue'
 import { useForm } from '@/shared/useForm'
+import ResultDialog from '@/laboratory/ResultDialog.vue'
+import ResultsImport from '@/laboratory/ResultsImport.vue'
 import SamplesDialog from './SamplesDialog.vue'
 import { useBin } from '@/bin/useBin'
 import { dayAndTime } from '@/shared/dates'
@@ -17,6 +19,8 @@ const words = useWords()
 const { ask } = useBin()
 const taking = ref(false)
 const looking = ref<Sample | null>(null)
+const resulting = ref<Sample | null>(null)
+const importing = ref(false)
 const trouble = ref('')
 const conditions = () => words.value.fields.sample!.find(({ name }) => name === 'condition')!.words!
 
@@ -47,6 +51,9 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
   <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
     <div class="flex flex-wrap items-center gap-4">
       <h2 id="samples-title" class="text-2xl grow">Samples at depths</h2>
+      <button type="button" class="button button-desk print:hidden" @click="importing = true">
+        Laboratory results
+      </button>
       <RouterLink class="button button-desk print:hidden" :to="`/companion-tests?profile=${profile.id}`"
         >Companion tests</RouterLink
       >
@@ -73,7 +80,13 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           <template v-for="f in s.findings" :key="f.test">
             {{ f.said }} <span class="text-pencil text-base">{{ dayAndTime(f.seen_at) }}</span>.
             <span v-if="f.advice" class="font-semibold">{{ f.advice }} </span></template
-          ><span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span
+          ><template v-if="s.laboratory[0]">
+            <span class="font-semibold" data-laboratory>Laboratory: {{ s.laboratory[0].said }}.</span>
+            {{ s.laboratory[0].beside?.sentence }}
+            <span v-if="s.laboratory[0].done.length" class="text-pencil">({{ s.laboratory[0].done.join('; ') }}) </span>
+            <span v-if="s.laboratory.length > 1" class="text-pencil">{{ s.laboratory.length - 1 }} earlier. </span>
+          </template>
+          <span v-if="s.readings[0]?.name">{{ s.readings[0].name }}. </span
           ><span v-if="s.disturbed" class="font-semibold text-iron"
             >{{ s.disturbed }}: it does not speak for its depth.</span
           >
@@ -84,6 +97,14 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           </button>
           <button type="button" class="button button-desk" @click="texture(s)">
             {{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span>
+          </button>
+          <button
+            v-if="!['crumb', 'hole'].includes(s.kind)"
+            type="button"
+            class="button button-desk"
+            @click="resulting = s"
+          >
+            Laboratory<span class="sr-only"> result of the sample from {{ s.depth }}</span>
           </button>
           <select
             class="field !min-h-11 !text-lg !w-auto"
@@ -104,6 +125,8 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
         </div>
       </li>
     </ol>
+    <ResultDialog v-if="resulting" :sample="resulting" @close="resulting = null" />
+    <ResultsImport v-if="importing" @close="importing = false" />
     <SamplesDialog
       v-if="taking || looking"
       :profile="profile"

@@ -67,6 +67,10 @@ module Grittle
       "map_expects" => [2.0, "times even", "our own", "from which the map expects a class"],
       "map_otherwise" => [0.5, "times even", "our own", "under which it expects another"],
       "map_least_cm2" => [0.4, "cm² of map", "from memory", "least area drawn: Soil Survey Manual"],
+      "laboratory_sd" => [{ "pipette" => [1.0, 0.02], "hydrometer" => [1.5, 0.04], "laser" => [1.5, 0.04],
+                            "other" => [1.5, 0.04] }, "% and share of the percentage", "our own",
+                          "sd of a result where the laboratory gives none"],
+      "laboratory_sds_told" => [2, "sd", "our own", "that a plus-minus stands for which nobody explained"],
       "sum_within" => [1.5, "points", "our own", "that a laboratory's sum may differ from 100"],
       "less_than_part" => [0.5, "of the limit", "common practice", "that “<2” stands for; its sd is the limit by √12"],
       "trace" => [0.5, "%", "our own", "that “tr” stands for"]

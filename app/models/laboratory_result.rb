@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+# What a laboratory found in a sample, as it was written; the newest stands, and the older ones stay. What is read into
+# it follows from the core each time.
+class LaboratoryResult < ApplicationRecord
+  CORE = Grittle::Practice::LaboratoryResult
+  # As the laboratory wrote it, and what else may stand beside it.
+  WRITTEN = %w[sand silt clay uncertainty method silt_limit].freeze
+  BESIDE = { "laboratory" => 120, "number" => 60, "remark" => 2000 }.freeze
+  DAY = Grittle::Entry::Field.new("reported_on", "Date", :date)
+
+  belongs_to :sample
+  belongs_to :recorded_by, class_name: "Observer", optional: true
+  attribute :written, ActiveRecord::Type::Json.new
+
+  # @param input [Hash{String=>Object}] WRITTEN, BESIDE and "reported_on", as typed
+  # @param source [String, nil] the file it came in
+  # @return [LaboratoryResult]
+  # @raise [Grittle::InvalidInput]
+  def self.make(sample, input, source: nil)
+    create!(sample: sample, recorded_by: sample.profile&.recorded_by, added_at: Time.now.utc, source: source,
+            **checked(input))
+  end
+
+  # @return [Hash{Symbol=>Object}] attributes ready to store
+  # @raise [Grittle::InvalidInput]
+  def self.checked(input)
+    written = input.slice(*WRITTEN).compact.transform_values { |value| text(value, 60) }
+    CORE.new(written)
+    beside = BESIDE.to_h { |name, most| [name.to_sym, text(input[name], most).presence] }
+    { written: written, **beside, reported_on: DAY.read(input["reported_on"].to_s) }
+  end
+
+  def self.text(value, most)
+    said = value.is_a?(Numeric) ? value : value.to_s.strip
+    return said if said.is_a?(Numeric)
+
+    sentence = PlainText.flaw(said) ? PlainText::SENTENCE : (if said.length > most
+                                                               "A text has at most #{most} characters."
+                                                             end)
+    sentence ? raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)]) : said
+  end
+  private_class_method :text
+
+  # @return [Grittle::Practice::LaboratoryResult]
+  def read = @read ||= CORE.new(written)
+
+  # @return [Hash{String=>Object}, nil] beside what the hand made of the sample: see
+  #   Grittle::Practice::BesideLaboratory; nil where nothing was felt
+  def beside(reading)
+    estimate = Reading.estimate(reading.observations, reading.field_method.curve || Grittle::Curves::DEFAULT)
+    return if estimate.empty? || !read.comparable?
+
+    Grittle::Practice::BesideLaboratory.new(estimate, reading.class_given, read.percents, read.sds).to_h
+  end
+end

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Profile, Schemas } from '@/api'
+import ChoiceField from '@/shared/ChoiceField.vue'
+import SheetDialog from '@/shared/SheetDialog.vue'
+import TextField from '@/shared/TextField.vue'
+import { useForm } from '@/shared/useForm'
+
+// What a laboratory found in one sample, as it wrote it.
+const props = defineProps<{ sample: Schemas['Sample'] }>()
+const emit = defineEmits<{ close: [] }>()
+const { saving, problem, at, general, send } = useForm<Profile>()
+const METHODS = [
+  { value: 'pipette', name: 'Pipette' },
+  { value: 'hydrometer', name: 'Hydrometer' },
+  { value: 'laser', name: 'Laser' },
+  { value: 'other', name: 'Other' },
+]
+const LINES: [string, string, string?, string?][] = [
+  ['sand', 'Sand', '%'],
+  ['silt', 'Silt', '%'],
+  ['clay', 'Clay', '%', 'As written: also <2, tr, or blank for the rest'],
+  ['uncertainty', 'Uncertainty', '%', 'Where the laboratory gives one'],
+  ['silt_limit', 'Silt up to', 'µm', '50 is assumed'],
+  ['laboratory', 'Laboratory'],
+  ['number', 'Laboratory number'],
+  ['reported_on', 'Date'],
+]
+const form = ref<Record<string, string>>({ method: 'pipette' })
+async function save(): Promise<void> {
+  const given = Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim()))
+  const saved = await send('POST', `/api/samples/${props.sample.id}/laboratory-results`, given)
+  if (saved) emit('close')
+}
+</script>
+
+<template>
+  <SheetDialog
+    open
+    wide
+    :title="`Laboratory: ${sample.label ?? sample.kind_name}, ${sample.depth}`"
+    @close="$emit('close')"
+  >
+    <form class="grid gap-4" novalidate @submit.prevent="save">
+      <div class="grid desk:grid-cols-3 gap-4 items-start">
+        <TextField
+          v-for="[name, label, unit, hint] in LINES"
+          :key="name"
+          :model-value="form[name] ?? ''"
+          :label="label"
+          :unit="unit"
+          :hint="hint"
+          :error="at(name)"
+          :type="name === 'reported_on' ? 'date' : undefined"
+          @update:model-value="form[name] = $event"
+        />
+      </div>
+      <ChoiceField v-model="form.method!" label="Method" :options="METHODS" />
+      <p v-if="problem" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
+      <button class="button button-main" type="submit" :disabled="saving">Write it down</button>
+    </form>
+  </SheetDialog>
+</template>
