@@ -44,7 +44,7 @@ module OwnCurveBench
       own = mean + (@k * ((M::LENGTH_SHARE * mean) + M::LENGTH_MM) * deviate)
       own = @random.rand * M::LONGEST_MM if @random.rand < M::ERROR
       own = [own, 1.0].max
-      lengths = Array.new(3) { [(own * (1 + (0.12 * deviate))) + (2 * deviate), 1.0].max.round }
+      lengths = Array.new(3) { ((own * (1 + (0.12 * deviate))) + (2 * deviate)).clamp(1, M::LONGEST_MM).round }
       ribbons = lengths.map { |mm| Grittle::PushedRibbon.new("length_mm" => mm) }
       found = Grittle::RibbonSet.new(ribbons)
       [found.mean, found.scale]
@@ -92,12 +92,21 @@ module OwnCurveBench
   end
 
   def line(kind)
-    halves = [0, 1].map { |half| IO.popen("-") { |io| io ? io.read : print(Marshal.dump(run(kind, half))) } }
-    all = halves.map { |text| Marshal.load(text) } # rubocop:disable Security/MarshalLoad -- from our own child
+    pipes = [0, 1].map { |half| child { run(kind, half) } }
+    all = pipes.map { |pipe| Marshal.load(pipe.read) } # rubocop:disable Security/MarshalLoad -- from our own child
     all.first.keys.to_h { |count| [count, all.flat_map { |half| half[count] }] }.map do |count, tried|
       rmse = Math.sqrt(tried.sum(&:first) / tried.size)
       format("%-6s %.1f (%.0f)", count, rmse, 100.0 * tried.count(&:last) / tried.size)
     end.join("   ")
+  end
+
+  # @return [IO] what a process of its own makes of the block, as it will be read
+  def child
+    IO.popen("-") || begin
+      $stdout.binmode.write(Marshal.dump(yield))
+      $stdout.flush
+      exit!
+    end
   end
 
   def run(kind, half)

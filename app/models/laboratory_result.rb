@@ -32,12 +32,11 @@ class LaboratoryResult < ApplicationRecord
   end
 
   def self.text(value, most)
-    said = value.is_a?(Numeric) ? value : value.to_s.strip
-    return said if said.is_a?(Numeric)
+    return value if value.is_a?(Numeric)
 
-    sentence = PlainText.flaw(said) ? PlainText::SENTENCE : (if said.length > most
-                                                               "A text has at most #{most} characters."
-                                                             end)
+    said = value.to_s.strip
+    sentence = PlainText::SENTENCE if PlainText.flaw(said)
+    sentence ||= "A text has at most #{most} characters." if said.length > most
     sentence ? raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)]) : said
   end
   private_class_method :text

@@ -23,10 +23,14 @@ module Grittle
       # @return [Hash{String=>Object}] "errors" (estimate less laboratory, points), "z", "steps" to the laboratory's
       #   class (nil where the assigned name is none of the USDA's), "class", "where" (one of WHERE), "sentence"
       def to_h
-        { "errors" => errors.transform_values { |error| error.round(1) }, "z" => z.transform_values do |one|
-          one.round(2)
-        end,
-          "class" => own.code, "steps" => steps, "where" => where, "sentence" => sentence }
+        {
+          "errors" => errors.transform_values { |error| error.round(1) },
+          "z" => z.transform_values { |one| one.round(2) },
+          "class" => own.code,
+          "steps" => steps,
+          "where" => where,
+          "sentence" => sentence
+        }
       end
 
       private
