@@ -39,6 +39,7 @@ require_relative "routes/descriptions"
 require_relative "routes/exchange"
 require_relative "routes/fieldbook"
 require_relative "routes/companions"
+require_relative "routes/hands"
 require_relative "routes/interpretation"
 require_relative "routes/laboratory"
 require_relative "routes/readings"
@@ -57,7 +58,8 @@ class Api < Sinatra::Base
     "Photo" => "photo",
     "Import" => "import",
     "FileImport" => "import",
-    "Deletion" => "deletion"
+    "Deletion" => "deletion",
+    "Observer" => "person"
   }.freeze
 
   configure do
@@ -85,6 +87,7 @@ class Api < Sinatra::Base
   register Routes::Exchange
   register Routes::Fieldbook
   register Routes::Interpretation
+  register Routes::Hands
   register Routes::Laboratory
   register Routes::Readings
   register Routes::Reports

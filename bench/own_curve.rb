@@ -35,7 +35,7 @@ module OwnCurveBench
       made = KINDS.fetch(kind)
       @a, @b, @curve = made.arity == 2 ? made.call(method(:deviate), @random) : made.call(method(:deviate))
       @b = [@b, -0.4].max
-      @k = kind == "as the consensus" ? 1.0 : 0.7 * Math.exp(0.35 * deviate)
+      @k = 0.7 * Math.exp(0.35 * deviate)
     end
 
     # @return [Array<Float>] mean and scale of three ribbons, mm
@@ -81,7 +81,7 @@ module OwnCurveBench
     curves.transform_values do |curve|
       soils.map do |clay, length, scale|
         said = curve.said(length, scale)
-        [(said.mean - clay)**2, clay.between?(said.low, said.high)]
+        [(said.mean - clay)**2, said.holds?(clay)]
       end
     end
   end

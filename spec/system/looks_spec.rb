@@ -14,6 +14,11 @@ RSpec.describe "Every place" do
                                                     owner: { profile: Profile.find(tare) })
       sheet.places.each { |place| place.begin(Time.now.utc - 60) }
     end
+    # Results that came after the hand had said its class.
+    Reading.kept.where(id: Assignment.select(:reading_id)).find_each.with_index do |classed, place|
+      LaboratoryResult.make(classed.sample, { "clay" => 12 + (4 * place), "silt" => 30 })
+    end
+    person = Observer.all.max_by { |one| one.taught_readings.size }
     report = Report.make(Fieldbook.current, { profile: Profile.find(tare) }).id
     { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
@@ -22,6 +27,7 @@ RSpec.describe "Every place" do
       "the card" => "/profiles/#{tare}/horizons/#{Horizon.find_by!(designation: 'Bt').id}",
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
       "companion tests" => "/companion-tests", "a report" => "/reports/#{report}", "reports" => "/reports",
+      "hands" => "/hands", "a hand" => "/hands/#{person.id}",
       **CompanionTest.all.to_h { |sheet| [sheet.test, "/companion-tests/#{sheet.id}"] },
       "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }

@@ -56,6 +56,14 @@ export const router = createRouter({
       props: ({ params }) => ({ id: Number(params.id) }),
       meta: { title: 'Companion test' },
     },
+    { path: '/hands', name: 'hands', component: () => import('./hands/HandsPage.vue'), meta: { title: 'Hands' } },
+    {
+      path: '/hands/:id(\\d+)',
+      name: 'hand',
+      component: () => import('./hands/HandPage.vue'),
+      props: ({ params }) => ({ id: Number(params.id) }),
+      meta: { title: 'Hand' },
+    },
     {
       path: '/reports',
       name: 'reports',

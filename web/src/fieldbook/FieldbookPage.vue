@@ -201,12 +201,14 @@ function addProfile(site: Site): void {
         :readings="quick.data.value.readings"
         :total="quick.data.value.total"
       />
-      <div class="grid grid-cols-2 gap-2">
-        <RouterLink to="/companion-tests" class="button col-span-2">Companion tests</RouterLink>
-        <RouterLink to="/triangle" class="button">Triangle</RouterLink>
-        <RouterLink to="/tests" class="button">Tests</RouterLink>
-        <RouterLink to="/settings" class="button">Settings</RouterLink>
-        <RouterLink to="/bin" class="button">Bin</RouterLink>
+      <!-- With the quick readings above it, or it would be pushed down when they come. -->
+      <div v-if="!quick.isPending.value" class="grid grid-cols-2 gap-2">
+        <RouterLink to="/companion-tests" class="button button-desk col-span-2">Companion tests</RouterLink>
+        <RouterLink to="/hands" class="button button-desk col-span-2">Hands</RouterLink>
+        <RouterLink to="/triangle" class="button button-desk">Triangle</RouterLink>
+        <RouterLink to="/tests" class="button button-desk">Tests</RouterLink>
+        <RouterLink to="/settings" class="button button-desk">Settings</RouterLink>
+        <RouterLink to="/bin" class="button button-desk">Bin</RouterLink>
       </div>
       <p class="mt-auto pt-2 text-pencil text-base border-t-[1.5px] border-ink">Kept on this machine</p>
     </aside>

@@ -119,7 +119,7 @@ module Grittle
         return Fit.new(rmse: nil, bias: nil, inside: 0) if errors.empty?
 
         Fit.new(rmse: Math.sqrt(errors.sum { |error| error**2 } / errors.size), bias: errors.sum / errors.size,
-                inside: said.count { |pair, found| pair.clay.between?(found.low, found.high) })
+                inside: said.count { |pair, found| found.holds?(pair.clay) })
       end
     end
   end

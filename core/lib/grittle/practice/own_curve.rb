@@ -21,7 +21,11 @@ module Grittle
       attr_reader :a, :b, :k2, :vaa, :vab, :vbb
 
       # What clay a ribbon set speaks of: mean and sd in percent, and the whole percents that hold 80 %.
-      Said = Struct.new(:mean, :sd, :low, :high, keyword_init: true)
+      Said = Struct.new(:mean, :sd, :low, :high, keyword_init: true) do
+        # @param clay [Numeric] percent
+        # @return [Boolean] whether the interval holds its whole percent
+        def holds?(clay) = clay.round.between?(low, high)
+      end
 
       def initialize(a: 0.0, b: 0.0, k2: 1.0, vaa: 0.0, vab: 0.0, vbb: 0.0)
         @a, @b, @k2, @vaa, @vab, @vbb = [a, b, k2, vaa, vab, vbb].map { |number| number.round(DIGITS) }
