@@ -11,9 +11,8 @@ module Routes
       end
 
       app.post "/api/laboratory-results" do
-        samples = fieldbook.samples.standing
-        table = ::Exchange::LaboratoryTable.new(input[:csv], samples, input.slice(:method, :laboratory)
-                                                                           .transform_keys(&:to_s).compact)
+        usual = input.slice(:method, :laboratory).transform_keys(&:to_s).compact
+        table = ::Exchange::LaboratoryTable.new(input[:csv], fieldbook.samples.standing, usual)
         Laboratory.refuse(table.problems) unless table.problems.empty?
         answer({ kept: table.take_in(input[:name]).size }, 201)
       end

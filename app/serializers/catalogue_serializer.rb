@@ -82,6 +82,10 @@ module CatalogueSerializer
     {
       fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
+      laboratory: {
+        methods: choices(Grittle::Practice::LaboratoryResult::METHODS),
+        silt_limit: Grittle::Practice::LaboratoryResult::USUAL_LIMIT.to_s
+      },
       companion_kinds: CompanionSerializer.kinds,
       companion_tests: Grittle::Profiles::Findings::TESTS.map do |name, test|
         {

@@ -36,6 +36,7 @@ module DescriptionSerializer
       disturbed: disturbed(sample),
       findings: findings(sample),
       laboratory: laboratory(sample),
+      can_be_sent: Grittle::Entry::Fields::SENT_KINDS.include?(sample.kind),
       readings: sample.readings.map { |reading| { id: reading.id, name: reading.class_given&.full_name } }
     }
   end
@@ -66,10 +67,14 @@ module DescriptionSerializer
   def laboratory(sample)
     sample.laboratory_results.reverse.map do |result|
       reading = sample.readings.last
-      { id: result.id, said: result.read.to_s, percents: result.read.percents, sds: result.read.sds,
-        done: result.read.done, laboratory: result.laboratory, number: result.number,
-        reported_on: result.reported_on, remark: result.remark, source: result.source,
-        beside: reading && result.beside(reading) }
+      {
+        **result.slice("id", "laboratory", "number", "reported_on", "remark", "source").symbolize_keys,
+        said: result.read.to_s,
+        percents: result.read.percents,
+        sds: result.read.sds,
+        done: result.read.done,
+        beside: reading && result.beside(reading)
+      }
     end
   end
 

@@ -75,9 +75,9 @@ const marks = (to: number, each: number) => Array.from({ length: Math.floor(to /
           stroke="var(--ink)"
           stroke-width="1.5"
         />
-        <circle :cx="x(p.clay)" :cy="y(p.length_mm!)" r="5" :fill="p.odd! > 0.5 ? 'var(--iron)' : 'var(--ink)'" />
+        <circle :cx="x(p.clay)" :cy="y(p.length_mm!)" r="5" :fill="p.fits ? 'var(--ink)' : 'var(--iron)'" />
         <text
-          v-if="p.odd! > 0.5"
+          v-if="!p.fits"
           :x="x(p.clay) + 10"
           :y="y(p.length_mm!) - 8"
           font-size="14"

@@ -75,7 +75,7 @@ const signed = (value: number | null) =>
               <tr v-for="p in data.pairs" :key="p.sample" class="border-b border-rule">
                 <td class="py-1">
                   {{ p.said }}
-                  <b v-if="p.odd! > 0.5" class="text-iron">does not fit</b>
+                  <b v-if="!p.fits" class="text-iron">does not fit</b>
                 </td>
                 <td class="text-right">{{ p.length_mm }}</td>
                 <td class="text-right">{{ p.clay.toFixed(1) }} ± {{ p.clay_sd.toFixed(1) }}</td>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { isProblem, queryClient, type Schemas } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import CsvFile from '@/shared/CsvFile.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -10,8 +11,8 @@ import { useForm } from '@/shared/useForm'
 const emit = defineEmits<{ close: []; made: [id: number] }>()
 const { saving, problem, at, general, send } = useForm<Schemas['AssessorTable']>()
 const form = ref({ name: '', authority: '', dated_on: '', limiting: 'lowest' })
-const file = ref<File>()
-const input = ref<HTMLInputElement>()
+const chosen = ref('')
+const file = ref<InstanceType<typeof CsvFile>>()
 const LIMITS = [
   { value: 'lowest', name: 'The lowest value limits' },
   { value: 'highest', name: 'The highest value limits' },
@@ -24,17 +25,9 @@ const rows = computed(() =>
   }),
 )
 
-/** A file that was edited since it was chosen cannot be read any more. */
-const stale = ref(false)
 async function save(): Promise<void> {
-  const csv = await file.value!.text().catch(() => null)
-  stale.value = csv === null
-  if (csv === null) {
-    // Or choosing the same file again would be no change.
-    input.value!.value = ''
-    file.value = undefined
-    return
-  }
+  const csv = await file.value!.read()
+  if (csv === null) return
   const made = await send('POST', '/api/assessor-tables', { ...form.value, csv })
   if (!made) return
   await queryClient.invalidateQueries({ queryKey: ['tables'] })
@@ -49,25 +42,10 @@ async function save(): Promise<void> {
       <TextField v-model="form.authority" label="Authority" :error="at('authority')" />
       <TextField v-model="form.dated_on" label="Date of issue" type="date" :error="at('dated_on')" />
       <ChoiceField v-model="form.limiting" label="In it" :options="LIMITS" />
-      <div class="grid gap-1">
-        <label for="table-file" class="font-semibold">File, CSV</label>
-        <input
-          id="table-file"
-          ref="input"
-          type="file"
-          accept=".csv,text/csv"
-          class="field !py-2"
-          @change="file = ($event.target as HTMLInputElement).files?.[0]"
-        />
-        <p v-if="stale" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">
-          The file has changed since it was chosen: choose it again.
-        </p>
-        <p v-else-if="at('csv')" class="border-l-8 border-iron bg-warn px-3 py-1">{{ at('csv') }}</p>
-        <p class="text-pencil text-lg">
-          Columns match, structure_grade, structure_type, value, unit, note.
-          <a href="/api/assessor-tables/template" download class="underline underline-offset-4">An empty table</a>
-        </p>
-      </div>
+      <CsvFile ref="file" v-model="chosen" :error="at('csv')">
+        Columns match, structure_grade, structure_type, value, unit, note.
+        <a href="/api/assessor-tables/template" download class="underline underline-offset-4">An empty table</a>
+      </CsvFile>
       <ul v-if="rows.length" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         <li v-for="r in rows" :key="r">{{ r }}</li>
       </ul>
@@ -78,7 +56,7 @@ async function save(): Promise<void> {
       >
         {{ general([]) }}
       </p>
-      <button class="button button-main" type="submit" :disabled="saving || !file">Import the table</button>
+      <button class="button button-main" type="submit" :disabled="saving || !chosen">Import the table</button>
     </form>
   </SheetDialog>
 </template>

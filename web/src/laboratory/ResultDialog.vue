@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Profile, Schemas } from '@/api'
+import { useWords, type Profile, type Schemas } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -10,23 +10,20 @@ import { useForm } from '@/shared/useForm'
 const props = defineProps<{ sample: Schemas['Sample'] }>()
 const emit = defineEmits<{ close: [] }>()
 const { saving, problem, at, general, send } = useForm<Profile>()
-const METHODS = [
-  { value: 'pipette', name: 'Pipette' },
-  { value: 'hydrometer', name: 'Hydrometer' },
-  { value: 'laser', name: 'Laser' },
-  { value: 'other', name: 'Other' },
-]
+const words = useWords()
 const LINES: [string, string, string?, string?][] = [
   ['sand', 'Sand', '%'],
   ['silt', 'Silt', '%'],
   ['clay', 'Clay', '%', 'As written: also <2, tr, or blank for the rest'],
   ['uncertainty', 'Uncertainty', '%', 'Where the laboratory gives one'],
-  ['silt_limit', 'Silt up to', 'µm', '50 is assumed'],
   ['laboratory', 'Laboratory'],
   ['number', 'Laboratory number'],
   ['reported_on', 'Date'],
 ]
-const form = ref<Record<string, string>>({ method: 'pipette' })
+const form = ref<Record<string, string>>({
+  method: words.value.laboratory.methods[0]!.value,
+  silt_limit: words.value.laboratory.silt_limit,
+})
 async function save(): Promise<void> {
   const given = Object.fromEntries(Object.entries(form.value).filter(([, text]) => text.trim()))
   const saved = await send('POST', `/api/samples/${props.sample.id}/laboratory-results`, given)
@@ -55,7 +52,8 @@ async function save(): Promise<void> {
           @update:model-value="form[name] = $event"
         />
       </div>
-      <ChoiceField v-model="form.method!" label="Method" :options="METHODS" />
+      <ChoiceField v-model="form.method!" label="Method" :options="words.laboratory.methods" />
+      <ChoiceField v-model="form.silt_limit!" label="Silt up to" :options="words.silt_limits" />
       <p v-if="problem" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
       <button class="button button-main" type="submit" :disabled="saving">Write it down</button>
     </form>

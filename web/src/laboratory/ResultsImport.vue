@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { isProblem } from '@/api'
+import { isProblem, useWords } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
+import CsvFile from '@/shared/CsvFile.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
@@ -9,30 +10,19 @@ import { useForm } from '@/shared/useForm'
 // A laboratory's table: samples are found by their label, every bad row is named, and all is imported or nothing.
 const emit = defineEmits<{ close: [] }>()
 const { saving, problem, general, send } = useForm<{ kept: number }>()
-const METHODS = [
-  { value: '', name: 'As the table says' },
-  { value: 'pipette', name: 'Pipette' },
-  { value: 'hydrometer', name: 'Hydrometer' },
-  { value: 'laser', name: 'Laser' },
-]
+const words = useWords()
+const methods = computed(() => [{ value: '', name: 'As the table says' }, ...words.value.laboratory.methods])
 const method = ref('')
 const laboratory = ref('')
-const file = ref<File>()
-const input = ref<HTMLInputElement>()
-const stale = ref(false)
+const chosen = ref('')
+const file = ref<InstanceType<typeof CsvFile>>()
 const kept = ref<number>()
 const rows = computed(() => (isProblem(problem.value) ? (problem.value.body.errors ?? []) : []))
 
 async function save(): Promise<void> {
-  const csv = await file.value!.text().catch(() => null)
-  stale.value = csv === null
-  if (csv === null) {
-    // Or choosing the same file again would be no change.
-    input.value!.value = ''
-    file.value = undefined
-    return
-  }
-  const body = { name: file.value!.name, csv, method: method.value || null, laboratory: laboratory.value || null }
+  const csv = await file.value!.read()
+  if (csv === null) return
+  const body = { name: chosen.value, csv, method: method.value || null, laboratory: laboratory.value || null }
   const saved = await send('POST', '/api/laboratory-results', body)
   if (saved) kept.value = saved.kept
 }
@@ -45,31 +35,17 @@ async function save(): Promise<void> {
       <button type="button" class="button button-main" @click="emit('close')">Close</button>
     </div>
     <form v-else class="grid gap-4" novalidate @submit.prevent="save">
-      <div class="grid gap-1">
-        <label for="results-file" class="font-semibold">File, CSV</label>
-        <input
-          id="results-file"
-          ref="input"
-          type="file"
-          accept=".csv,text/csv"
-          class="field !py-2"
-          @change="file = ($event.target as HTMLInputElement).files?.[0]"
-        />
-        <p v-if="stale" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">
-          The file has changed since it was chosen: choose it again.
-        </p>
-        <p class="text-pencil text-lg">
-          Columns label, sand, silt, clay; also method, uncertainty, date, laboratory, number, remark. Samples are found
-          by their label.
-        </p>
-      </div>
-      <ChoiceField v-model="method" label="Method" :options="METHODS" />
+      <CsvFile ref="file" v-model="chosen">
+        Columns label, sand, silt, clay; also method, uncertainty, date, laboratory, number, remark. Samples are found
+        by their label.
+      </CsvFile>
+      <ChoiceField v-model="method" label="Method" :options="methods" />
       <TextField v-model="laboratory" label="Laboratory" />
       <ul v-if="rows.length" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         <li v-for="r in rows" :key="r.pointer + r.detail">{{ r.detail }}</li>
       </ul>
       <p v-else-if="problem" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general([]) }}</p>
-      <button class="button button-main" type="submit" :disabled="saving || !file">Import the results</button>
+      <button class="button button-main" type="submit" :disabled="saving || !chosen">Import the results</button>
     </form>
   </SheetDialog>
 </template>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { forgetLists, request, type Profile, type Reading, type Schemas } from '@/api'
-import { useWords } from '@/api'
+import { forgetLists, request, useWords, type Profile, type Reading, type Schemas } from '@/api'
 import FormConflict from '@/shared/FormConflict.vue'
 import { useForm } from '@/shared/useForm'
 import ResultDialog from '@/laboratory/ResultDialog.vue'
@@ -98,12 +97,7 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           <button type="button" class="button button-desk" @click="texture(s)">
             {{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span>
           </button>
-          <button
-            v-if="!['crumb', 'hole'].includes(s.kind)"
-            type="button"
-            class="button button-desk"
-            @click="resulting = s"
-          >
+          <button v-if="s.can_be_sent" type="button" class="button button-desk" @click="resulting = s">
             Laboratory<span class="sr-only"> result of the sample from {{ s.depth }}</span>
           </button>
           <select

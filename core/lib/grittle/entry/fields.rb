@@ -262,6 +262,9 @@ module Grittle
                        "reference" => "Reference",
                        "hole" => "Test hole", "spot" => "Spot", "column" => "Column" }.freeze
 
+      # Those that a laboratory can be sent.
+      SENT_KINDS = %w[palmful clod bag reference column].freeze
+
       # One pull of the auger.
       INCREMENT = table(
         field("from_cm", "From", :number, range: Profiles::DepthRange::DEPTHS_CM, unit: "cm"),

@@ -9,7 +9,7 @@ module Grittle
       # mm: thickness may lie so far off the person's usual one.
       THICKNESS = FIGURES["pair_thickness"]
       # Percent of clay that the drawn curves go through.
-      DRAWN = (0..70).step(2).to_a.freeze
+      DRAWN = (0..100).step(2).to_a.freeze
 
       # One reading: +sample+ tells samples apart, +observations+ what was felt (Observations), +result+ the
       # laboratory's (LaboratoryResult), +blind+ whether the person could not have known it, +age_days+.
@@ -97,10 +97,12 @@ module Grittle
 
       def pairs
         odds = @calibration.odds_of_odd
+        odd = @calibration.odd
         found = @by_sample.values.each_with_index.map do |rows, at|
           made = pair(rows)
           { "sample" => rows.first.sample, "length_mm" => made.length_mm.round(1), "scale_mm" => made.scale_mm.round(1),
-            "clay" => made.clay, "clay_sd" => made.clay_sd, "odd" => odds[at].round(2) }
+            "clay" => made.clay, "clay_sd" => made.clay_sd, "odd" => odds[at].round(2),
+            "fits" => !odd.include?(at) }
         end
         found.sort_by { |one| one["clay"] }
       end
@@ -128,7 +130,7 @@ module Grittle
         own, consensus = [@calibration.leave_one_out, @calibration.consensus].map(&:rmse)
         return [] unless own
 
-        [translated, fared(own, consensus), *odd]
+        [translated, fared(own, consensus), *odd_said]
       end
 
       def translated
@@ -141,7 +143,7 @@ module Grittle
           "#{Units.number(consensus.round(1))} without."
       end
 
-      def odd
+      def odd_said
         count = @calibration.odd.size
         return [] if count.zero?
 
