@@ -52,9 +52,9 @@ RSpec.describe "a laboratory's results over the API" do
     csv = "label,sand,silt,clay,method\nT1-5,40,40,23.1,pipette\nNobody,40,40,20,pipette\nT1-40,40,40,20,pipette\n" \
           "T1-5,40,40,20,magic\n"
     found = import(csv)["errors"].map { |one| one["detail"] }
-    expect(found).to match ["row 2: Sand, silt and clay add up to 103.1, not to 100.",
-                            "row 3: There is no sample labelled “Nobody”.",
-                            "row 5: There is no method “magic”. Use one of: pipette, hydrometer, laser, other."]
+    expect(found).to match ["Row 2: Sand, silt and clay add up to 103.1, not to 100.",
+                            "Row 3: There is no sample labelled “Nobody”.",
+                            "Row 5: There is no method “magic”. Use one of: pipette, hydrometer, laser, other."]
     expect(LaboratoryResult.count).to eq 0
     expect(import("a,b\n1,2\n")["detail"]).to eq "The table needs a column for label."
   end

@@ -14,8 +14,8 @@ const words = useWords()
 const LINES: [string, string, string?, string?][] = [
   ['sand', 'Sand', '%'],
   ['silt', 'Silt', '%'],
-  ['clay', 'Clay', '%', 'As written: also <2, tr, or blank for the rest'],
-  ['uncertainty', 'Uncertainty', '%', 'Where the laboratory gives one'],
+  ['clay', 'Clay', '%', 'Also <2, tr, or blank'],
+  ['uncertainty', 'Uncertainty', '%', 'If one is given'],
   ['laboratory', 'Laboratory'],
   ['number', 'Laboratory number'],
   ['reported_on', 'Date'],
