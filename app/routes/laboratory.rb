@@ -22,7 +22,8 @@ module Routes
     # @raise [Grittle::InvalidInput]
     def self.refuse(problems)
       raise Grittle::InvalidInput, (problems.to_a.map do |one|
-        Grittle::Problem.new(pointer: "/#{one[:place].tr(' ', '/')}", sentence: "#{one[:place].capitalize}: #{one[:sentence]}")
+        sentence = "#{one[:place].capitalize}: #{one[:sentence]}"
+        Grittle::Problem.new(pointer: "/#{one[:place].tr(' ', '/')}", sentence: sentence)
       end)
     end
   end

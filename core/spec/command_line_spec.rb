@@ -27,6 +27,29 @@ RSpec.describe "bin/grittle" do
     expect(status).to eq 1
   end
 
+  describe "interpret" do
+    def interpret(horizons) = grittle("interpret", input: JSON.generate("horizons" => horizons))
+
+    it "says what a horizon means from what was felt alone" do
+      felt = { "ball_holds" => true, "wet_rub" => "neither", "ribbons" => [{ "length_mm" => 30 }] }
+      out, err, status = interpret([{ "upper_cm" => 0, "lower_cm" => 20, "readings" => [{ "observations" => felt }] }])
+      expect(JSON.parse(out)["horizons"][0]["held"]["p50"]).to be_between(15, 40) # mm in 20 cm
+      expect([err, status]).to eq ["", 0]
+    end
+
+    {
+      { "observations" => {} } => "There is no “observations” in /horizons/0. Use: designation, ",
+      { "readings" => [{ "felt" => {} }] } => "There is no “felt” in /horizons/0/readings/0. Use: id, ",
+      { "readings" => 3 } => "/horizons/0/readings/0 is no object of names and values.",
+      { "seen" => 3 } => "/horizons/0/seen is no object of names and values."
+    }.each do |wrong, sentence|
+      it "refuses #{wrong}" do
+        expect(interpret([{ "upper_cm" => 0, "lower_cm" => 20, **wrong }]))
+          .to match ["", start_with("grittle: #{sentence}"), 2]
+      end
+    end
+  end
+
   it "reads a file" do
     Tempfile.create("soils") do |file|
       file.write("silt,sand\n40,40\n")

@@ -7,18 +7,24 @@ module Grittle
     #
     #   "name"           of the profile
     #   "naming_system"  whose names its method gives
-    #   "horizons"       from the surface down, each with "designation", "upper_cm", "lower_cm", "boundary" (a word),
-    #                    "moist_colour", "seen" (fields of Entry::Fields::HORIZON), "reported_class" (a class without a
-    #                    reading) and "readings", oldest first, each with "id", "by", "day", "reported" (whether it was
+    #   "horizons"       from the surface down, each with "designation" (else its depths), "upper_cm", "lower_cm",
+    #                    "boundary" (a word), "moist_colour", "seen" (fields of Entry::Fields::HORIZON),
+    #                    "reported_class" (a class without a reading), "tests" and "readings", oldest first, each with "id", "by", "day", "reported" (whether it was
     #                    chosen to speak), "disturbed" (why it does not speak for its depth), "named" (the class
     #                    assigned), and either "verdict" (as Verdict has it) or "observations" and "method"
     class ReadDown
+      HORIZON = %w[
+        designation upper_cm lower_cm boundary moist_colour seen reported_class readings tests
+      ].freeze
+      READING = %w[id by day reported disturbed named verdict observations method].freeze
+
       # One horizon with what speaks for it.
       Layer = Struct.new(:described, :verdict, :reading, :readings, :reported, keyword_init: true)
 
       # @param profile [Hash{String=>Object}]
-      # @raise [InvalidInput] for a colour, a class or depths that cannot be
+      # @raise [InvalidInput] for a name that there is not, a colour, a class or depths that cannot be
       def initialize(profile)
+        check(profile["horizons"])
         @name = profile["name"]
         @system = profile["naming_system"]
         @layers = profile["horizons"].map { |horizon| layer(horizon) }
@@ -57,10 +63,40 @@ module Grittle
 
       private
 
+      # A name that is misspelt would be a horizon without texture.
+      def check(horizons)
+        found = horizons.each_with_index.flat_map do |horizon, at|
+          pointer = "/horizons/#{at}"
+          wrong = unknown(horizon, HORIZON, pointer)
+          next wrong if wrong.any?
+
+          list(horizon["readings"]).each_with_index.flat_map do |reading, place|
+            unknown(reading, READING, "#{pointer}/readings/#{place}")
+          end
+        end
+        raise InvalidInput, found if found.any?
+      end
+
+      def list(readings) = readings.nil? || readings.is_a?(Array) ? readings.to_a : [readings]
+
+      def unknown(given, names, pointer)
+        return no_object(pointer) unless given.is_a?(Hash)
+        return no_object("#{pointer}/seen") unless given["seen"].nil? || given["seen"].is_a?(Hash)
+
+        (given.keys - names).map do |name|
+          sentence = "There is no “#{name}” in #{pointer}. Use: #{names.join(', ')}."
+          Problem.new(pointer: "#{pointer}/#{name}", sentence: sentence)
+        end
+      end
+
+      def no_object(pointer)
+        [Problem.new(pointer: pointer, sentence: "#{pointer} is no object of names and values.")]
+      end
+
       def described = @layers.map(&:described)
 
       def layer(horizon)
-        readings = horizon.fetch("readings", []).map { |reading| reading.merge("named" => named(reading["named"])) }
+        readings = list(horizon["readings"]).map { |reading| reading.merge("named" => named(reading["named"])) }
         speaks = ReadDown.speaking(readings)
         reported = named(horizon["reported_class"])
         verdict = speaks ? verdict_of(speaks) : (Verdict.of_class(reported) if reported)
@@ -75,9 +111,10 @@ module Grittle
 
       def seen(horizon, named, verdict)
         colour = horizon["moist_colour"]
+        depths = DepthRange.new(horizon["upper_cm"], horizon["lower_cm"])
         HorizonDescription.new(
-          designation: horizon["designation"],
-          depths: DepthRange.new(horizon["upper_cm"], horizon["lower_cm"]),
+          designation: horizon["designation"] || depths.to_s,
+          depths: depths,
           colour: colour && Munsell.new(colour),
           seen: horizon["seen"] || {},
           named: named,
@@ -103,7 +140,7 @@ module Grittle
       def horizon(layer)
         { "designation" => layer.described.designation, "upper_cm" => layer.described.depths.upper,
         "lower_cm" => layer.described.depths.lower,
-          "named" => layer.described.named&.describe, "speaks" => layer.reading&.fetch("id"),
+          "named" => layer.described.named&.describe, "speaks" => layer.reading&.dig("id"),
           "own_clay" => layer.verdict&.fetch("own_clay", nil),
           "clay" => layer.verdict&.fetch("clay"), "readings" => readings(layer) }
       end
