@@ -9,9 +9,10 @@ module Grittle
     #   "naming_system"  whose names its method gives
     #   "horizons"       from the surface down, each with "designation" (else its depths), "upper_cm", "lower_cm",
     #                    "boundary" (a word), "moist_colour", "seen" (fields of Entry::Fields::HORIZON),
-    #                    "reported_class" (a class without a reading), "tests" and "readings", oldest first, each with "id", "by", "day", "reported" (whether it was
-    #                    chosen to speak), "disturbed" (why it does not speak for its depth), "named" (the class
-    #                    assigned), and either "verdict" (as Verdict has it) or "observations" and "method"
+    #                    "reported_class" (a class without a reading), "tests" and "readings", oldest first, each
+    #                    with "id", "by", "day", "reported" (whether it was chosen to speak), "disturbed" (why it does
+    #                    not speak for its depth), "named" (the class assigned), and either "verdict" (as Verdict has
+    #                    it) or "observations" and "method"
     class ReadDown
       HORIZON = %w[
         designation upper_cm lower_cm boundary moist_colour seen reported_class readings tests
