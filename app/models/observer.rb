@@ -4,7 +4,7 @@
 class Observer < ApplicationRecord
   belongs_to :fieldbook, default: -> { Fieldbook.current }
 
-  # Most readings with a laboratory's result that a hand is learnt from, newest first.
+  # Most readings with a laboratory's result that a hand is learnt from, newest first [our own].
   MOST_TAUGHT = 200
 
   # @return [ActiveRecord::Relation] with a class and a laboratory's result, whose ribbons can teach a curve
@@ -28,15 +28,16 @@ class Observer < ApplicationRecord
 
   private
 
-  # The first result was not there yet when the class was given; the newest stands.
+  # Blind is what was felt and classed before the first result was there; the newest result stands.
   def taught(reading)
     results = reading.sample.laboratory_results.to_a
     classed = reading.assignments.map(&:assigned_at).min
+    felt = [*reading.answers.map(&:given_at), *reading.ribbons.map(&:made_at)].max
     Grittle::Practice::TaughtHand::Row.new(
       sample: reading.sample_id,
       observations: Grittle::Observations.new(reading.observations),
       result: results.last.read,
-      blind: classed < results.first.added_at,
+      blind: [classed, felt].compact.max < results.first.added_at,
       age_days: (Time.now.utc - classed) / 86_400
     )
   end

@@ -34,6 +34,10 @@ RSpec.describe "hands over the API" do
     known = sample("known")
     result(known, 30)
     texture(known, 40)
+    again = sample("again")
+    felt = texture(again, 40)
+    result(again, 30)
+    push(felt, 34)
     laser = sample("laser")
     texture(laser, 40)
     result(laser, 30, method: "laser")
@@ -41,7 +45,8 @@ RSpec.describe "hands over the API" do
     texture(poor, 12)
     result(poor, 3)
     expect(hand["left_out"].to_h { |one| [one["said"][/\w+/], one["reason"]] }).to eq(
-      "known" => "the result was known before the class was given", "laser" => "laser reads clay low",
+      "known" => "felt or classed after the result was known",
+      "again" => "felt or classed after the result was known", "laser" => "laser reads clay low",
       "poor" => "clay under 5 %"
     )
     expect(hand).to include("pairs" => [], "closed" => "0 of 5 samples.", "sentences" => [])

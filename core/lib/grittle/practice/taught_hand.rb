@@ -17,7 +17,7 @@ module Grittle
 
       # Why a reading teaches nothing: the first that holds.
       REASONS = {
-        "the result was known before the class was given" => ->(row, _) { !row.blind },
+        "felt or classed after the result was known" => ->(row, _) { !row.blind },
         "laser reads clay low" => ->(row, _) { !row.result.calibrates? },
         "no ribbon" => ->(row, _) { TaughtHand.length(row).nil? },
         "ribbons under #{LEAST['mm']} mm" => ->(row, _) { TaughtHand.length(row) < LEAST["mm"] },
