@@ -18,6 +18,7 @@ require_relative "serializers/catalogue_serializer"
 require_relative "serializers/deletion_serializer"
 require_relative "serializers/description_serializer"
 require_relative "serializers/import_serializer"
+require_relative "serializers/practice_serializer"
 require_relative "serializers/profile_serializer"
 require_relative "serializers/reading_serializer"
 require_relative "serializers/report_serializer"
@@ -42,6 +43,7 @@ require_relative "routes/companions"
 require_relative "routes/hands"
 require_relative "routes/interpretation"
 require_relative "routes/laboratory"
+require_relative "routes/practice"
 require_relative "routes/readings"
 require_relative "routes/reports"
 
@@ -59,7 +61,11 @@ class Api < Sinatra::Base
     "Import" => "import",
     "FileImport" => "import",
     "Deletion" => "deletion",
-    "Observer" => "person"
+    "Observer" => "person",
+    "ReferenceSet" => "set of reference samples",
+    "PracticeSession" => "session",
+    "Turn" => "sample of a session",
+    "KeyDrill" => "reading of a key"
   }.freeze
 
   configure do
@@ -89,6 +95,7 @@ class Api < Sinatra::Base
   register Routes::Interpretation
   register Routes::Hands
   register Routes::Laboratory
+  register Routes::Practice
   register Routes::Readings
   register Routes::Reports
 

@@ -32,6 +32,17 @@ module Exchange
       nil
     end
 
+    # Every bad row with its sentence.
+    # @raise [Grittle::InvalidInput] where there is one
+    def refuse_any
+      return if empty?
+
+      raise Grittle::InvalidInput, (to_a.map do |one|
+        sentence = "#{one[:place].capitalize}: #{one[:sentence]}"
+        Grittle::Problem.new(pointer: "/#{one[:place].tr(' ', '/')}", sentence: sentence)
+      end)
+    end
+
     # @return [Boolean]
     def empty? = @count.zero?
 

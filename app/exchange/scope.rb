@@ -41,6 +41,12 @@ module Exchange
       "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
     }.freeze
 
+    # By which column a row hangs on what was read in sessions, and of which table.
+    PRACTISED = {
+      "samples" => ["samples", :id], "readings" => ["samples", :sample_id], "answers" => ["readings", :reading_id],
+      "ribbons" => ["readings", :reading_id], "assignments" => ["readings", :reading_id]
+    }.freeze
+
     # Tables whose rows say in two columns what they are of.
     SPOKEN_OF = {
       "photos" => [:of, :of_id, Tables::PHOTO_OF], "revisions" => [:record_type, :record_id, Traces::OF]
@@ -51,7 +57,7 @@ module Exchange
     # What lies in the bin is not exported. A horizon or a sample that was deleted by itself stays in the record of its
     # profile, as removed.
     def out_of_bin(table)
-      rows = table.model.all
+      rows = without_practice(table)
       return rows unless Deletion.standing.exists?
 
       OWNERS.fetch(table.name, {}).each do |column, of|
@@ -62,6 +68,16 @@ module Exchange
         ids = gone[owner.to_sym]
         ids.any? ? left.where.not(said => word, number => ids) : left
       end
+    end
+
+    # What was read in sessions is none of the fieldbook.
+    def without_practice(table)
+      return table.model.all unless PRACTISED.key?(table.name) && Sample.exists?(practice: true)
+
+      samples = Sample.where(practice: true)
+      readings = Reading.where(sample_id: samples.select(:id))
+      ids = { "samples" => samples, "readings" => readings }.fetch(PRACTISED[table.name].first).ids
+      table.model.where.not(PRACTISED[table.name].last => ids)
     end
 
     # @return [Hash{Symbol=>Array<Integer>}] rows that are left out, by table
@@ -93,6 +109,7 @@ module Exchange
     def reports = Report.kept.where(profile_id: profile_ids).or(Report.kept.where(site_id: @profile ? [] : site_ids))
     def assessor_tables = AssessorTable.kept.where(id: reports.map { |report| report.asked["table_id"] }.compact)
     def companion_places = CompanionPlace.where(companion_test_id: companion_test_ids, sample_id: sample_ids)
+    def own_hands = OwnHand.where(id: Reading.where(id: reading_ids).select(:own_hand_id))
     def readings = Reading.where(id: reading_ids)
     def answers = Answer.where(reading_id: reading_ids)
     def ribbons = Ribbon.where(reading_id: reading_ids)

@@ -6,7 +6,7 @@ class Fieldbook < ActiveRecord::Base
   attribute :settings, ActiveRecord::Type::Json.new
 
   has_many :sites, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
-  has_many :samples, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :samples, -> { kept.where(practice: false) }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :observers, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :assessor_tables, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :reports, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
@@ -25,7 +25,11 @@ class Fieldbook < ActiveRecord::Base
   def horizons = Horizon.kept.joins(profile: :site).where(sites: { fieldbook_id: id })
 
   # @return [ActiveRecord::Relation]
-  def readings = Reading.kept.joins(:sample).where(samples: { fieldbook_id: id })
+  def readings = on_bench.where(samples: { practice: false })
+
+  # Readings that a bench may open: those of the fieldbook, and those of sessions.
+  # @return [ActiveRecord::Relation]
+  def on_bench = Reading.kept.joins(:sample).where(samples: { fieldbook_id: id })
 
   # Palmfuls that belong to no horizon and no depth of a profile.
   # @return [ActiveRecord::Relation]
@@ -43,7 +47,8 @@ class Fieldbook < ActiveRecord::Base
   def unclassed_readings
     Reading.kept.joins("STRAIGHT_JOIN samples ON samples.id = readings.sample_id").where(
       samples: {
-        fieldbook_id: id
+        fieldbook_id: id,
+        practice: false
       },
       classed: false
     )

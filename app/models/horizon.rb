@@ -105,8 +105,7 @@ class Horizon < ApplicationRecord
   def hand
     return unless speaks
 
-    estimate = Reading.estimate(speaks.observations, speaks.field_method.curve || Grittle::Curves::DEFAULT)
-    Grittle::Companions.hand(estimate, class_given)
+    Grittle::Companions.hand(speaks.estimate, class_given)
   end
 
   # @return [Grittle::NamedClass, nil] the class that was given to it
@@ -161,9 +160,14 @@ class Horizon < ApplicationRecord
       "by" => reading.textured_by&.name,
       "day" => reading.started_at.to_date.iso8601,
       "verdict" => (reading.kept_verdict if speaks),
-      **(felt && speaks ? { "observations" => reading.observations, "method" => reading.field_method.to_h } : {}),
+      **(felt && speaks ? of_hand(reading) : {}),
       **(taken_for && speaks ? { "named" => { "system" => "usda", "code" => taken_for } } : {})
     )
+  end
+
+  def of_hand(reading)
+    { "observations" => reading.observations, "method" => reading.field_method.to_h,
+      "hand" => reading.own_hand&.numbers }
   end
 
   # What was typed of colour and boundary, as it is kept; a blank takes it back.

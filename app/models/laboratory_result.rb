@@ -47,7 +47,7 @@ class LaboratoryResult < ApplicationRecord
   # @return [Hash{String=>Object}, nil] beside what the hand made of the sample: see
   #   Grittle::Practice::BesideLaboratory; nil where nothing was felt
   def beside(reading)
-    estimate = Reading.estimate(reading.observations, reading.field_method.curve || Grittle::Curves::DEFAULT)
+    estimate = reading.estimate
     return if estimate.empty? || !read.comparable?
 
     Grittle::Practice::BesideLaboratory.new(estimate, reading.class_given, read.percents, read.sds).to_h

@@ -19,7 +19,7 @@ module LoadedReadings
   def take(fieldbook, id)
     stamp = Stamp.reading(id)
     put_away, reading = @lock.synchronize { @kept.delete([fieldbook.id, id]) }
-    reading = fieldbook.readings.find(id) unless stamp && put_away == stamp
+    reading = fieldbook.on_bench.find(id) unless stamp && put_away == stamp
     reading.around = stamp&.last
     reading
   end

@@ -3,21 +3,8 @@
 # Somebody who textures or writes it down.
 class Observer < ApplicationRecord
   belongs_to :fieldbook, default: -> { Fieldbook.current }
-
-  # Most readings with a laboratory's result that a hand is learnt from, newest first [our own].
-  MOST_TAUGHT = 200
-
-  # @return [ActiveRecord::Relation] with a class and a laboratory's result, whose ribbons can teach a curve
-  def taught_readings
-    Reading.kept.where(textured_by_id: id, sample_id: LaboratoryResult.select(:sample_id),
-                       id: Assignment.select(:reading_id))
-  end
-
-  # @return [Grittle::Practice::TaughtHand] whose samples are those of the fieldbook
-  def hand
-    made = taught_readings.includes(:answers, :ribbons, :assignments, sample: :laboratory_results)
-    Grittle::Practice::TaughtHand.new(made.order(id: :desc).limit(MOST_TAUGHT).map { |one| taught(one) })
-  end
+  # What later readings of the person are assessed with; none until the person switches it on.
+  belongs_to :own_hand, optional: true
 
   # @param name [String, nil]
   # @return [Observer, nil] nil for a blank name
@@ -26,19 +13,32 @@ class Observer < ApplicationRecord
     create_or_find_by!(name: name) unless name.empty?
   end
 
-  private
+  # @return [TaughtReadings]
+  def taught = TaughtReadings.new(self)
 
-  # Blind is what was felt and classed before the first result was there; the newest result stands.
-  def taught(reading)
-    results = reading.sample.laboratory_results.to_a
-    classed = reading.assignments.map(&:assigned_at).min
-    felt = [*reading.answers.map(&:given_at), *reading.ribbons.map(&:made_at)].max
-    Grittle::Practice::TaughtHand::Row.new(
-      sample: reading.sample_id,
-      observations: Grittle::Observations.new(reading.observations),
-      result: results.last.read,
-      blind: [classed, felt].compact.max < results.first.added_at,
-      age_days: (Time.now.utc - classed) / 86_400
-    )
+  # From now on, readings of the person are assessed with what is learnt now.
+  # @return [OwnHand]
+  # @raise [Grittle::InvalidInput] where the curve may not be used
+  def switch_on
+    hand = taught.hand
+    closed = hand.calibration.closed
+    raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: "Not yet: #{closed}")] if closed
+
+    made = OwnHand.create!(observer: self, numbers: hand.own_hand.to_h, pairs: hand.calibration.size,
+                           made_at: Time.now.utc)
+    update!(own_hand: made)
+    made
+  end
+
+  def switch_off = update!(own_hand: nil)
+
+  # @param pair [String] a sample or a tub, as TaughtReadings names them
+  # @param reason [String] blank puts it back
+  def leave_out(pair, reason)
+    standing = LeftPair.standing.find_by(observer: self, pair: pair)
+    return standing&.update!(undone_at: Time.now.utc) if reason.to_s.strip.empty?
+
+    standing&.update!(undone_at: Time.now.utc)
+    LeftPair.create!(observer: self, pair: pair, reason: reason.strip, left_at: Time.now.utc)
   end
 end

@@ -6,6 +6,8 @@ class Reading < ApplicationRecord
   belongs_to :sample
   belongs_to :textured_by, class_name: "Observer", optional: true
   belongs_to :recorded_by, class_name: "Observer", optional: true
+  # The hand it is assessed with, as it was learnt when the reading was begun.
+  belongs_to :own_hand, optional: true
   has_many :answers, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :ribbons, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
   has_many :assignments, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
@@ -27,11 +29,12 @@ class Reading < ApplicationRecord
   # @param horizon [Horizon, nil] nil, without a sample, begins a quick reading
   # @param sample [Sample, nil] one that was taken before
   # @param step [String, nil] where the bench stands at first; nil is the first of all
+  # @param method [Hash{String=>Object}, nil] parts of a method; nil takes the profile's, or the last one's
   # @raise [Grittle::UnknownName]
-  def self.make(horizon: nil, sample: nil, label: nil, textured_by: nil, recorded_by: nil, step: nil)
+  def self.make(horizon: nil, sample: nil, label: nil, textured_by: nil, recorded_by: nil, step: nil, method: nil)
     one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
-    method = profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last
+    method ||= profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last
     people = { textured_by: Observer.named(textured_by), recorded_by: Observer.named(recorded_by) }.compact
     sample ||=
       Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
@@ -41,12 +44,17 @@ class Reading < ApplicationRecord
       step: step || STEPS.keys.first,
       started_at: Time.now.utc
     }
-    create!(**begun, **method, **people).tap(&:tell_profile)
+    new(**begun, **method, **people).tap do |reading|
+      reading.own_hand = reading.textured_by&.own_hand
+      reading.save!
+      reading.tell_profile
+    end
   end
 
   # @return [Grittle::Record] of the version that was loaded
   def record
-    (@records ||= {})[[lock_version, field_method]] ||= Grittle::Record.new(events, method: field_method)
+    (@records ||= {})[[lock_version, field_method]] ||=
+      Grittle::Record.new(events, method: field_method, hand: own_hand&.practised)
   end
   delegate :assessment, :observations, :assigned, :expected, :superseded, to: :record
 
@@ -79,14 +87,41 @@ class Reading < ApplicationRecord
   # @param evidence [String] how much of the second opinion
   # @return [Hash] as Grittle::Assessment#to_h
   def assessed(evidence: "full")
-    ASSESSED.fetch([observations, field_method.to_h, evidence]) { assessment.to_h(evidence: evidence) }
+    ASSESSED.fetch([observations, field_method.to_h, evidence, own_hand_id]) { assessment.to_h(evidence: evidence) }
   end
 
   # @param observations [Hash{String=>Object}]
   # @param curve [String]
+  # @param hand [Hash{String=>Object}, nil] of who felt it, as Grittle::Practice::OwnHand#to_h
   # @return [Grittle::Evidence::Estimate] in the classes of the USDA, kept as long as it is asked for
-  def self.estimate(observations, curve)
-    ESTIMATES.fetch([observations, curve]) { Grittle::Consequences::Interpretation.estimate(observations, curve) }
+  def self.estimate(observations, curve, hand = nil)
+    ESTIMATES.fetch([observations, curve, hand]) do
+      Grittle::Consequences::Interpretation.estimate(observations, curve, hand)
+    end
+  end
+
+  # @return [Grittle::Evidence::Estimate] of what was felt, with the hand it was felt with
+  def estimate
+    Reading.estimate(observations, field_method.curve || Grittle::Curves::DEFAULT, own_hand&.numbers)
+  end
+
+  # What the estimate would be with a hand of which nothing is known.
+  # @return [Hash{String=>Object}, nil] "clay_range", "mean", "class"; nil where no own hand is in use
+  def without_hand
+    return unless own_hand
+
+    ASSESSED.fetch([observations, field_method.to_h, "without"]) do
+      Reading.plain(Grittle.assess(observations, method: field_method, evidence: "none").estimate)
+    end
+  end
+
+  # @api private
+  def self.plain(estimate)
+    return {} if estimate.empty?
+
+    code, share = estimate.classes.first
+    { "mean" => estimate.mean.transform_values { |part| part.round(1) }, "clay_range" => estimate.margins.clay_range,
+      "class" => Grittle.triangle(estimate.system)[code].name, "percent" => (100 * share).round }
   end
 
   # What the hand expects before any water.
@@ -260,6 +295,7 @@ class Reading < ApplicationRecord
   # Answers belong to tests and not to keys, so nothing is lost; only the bench may have to stand at another step.
   def change_method(method)
     assign_attributes(Methodical.checked(method.except(:label)))
+    self.own_hand = textured_by&.own_hand if textured_by_id_changed?
     sample.update!(label: method[:label].presence) if method.key?(:label)
     self.step = "more" unless Grittle::Tests::Steps.of(key).any? { |one| one[:id] == step }
     @records = nil

@@ -6,7 +6,7 @@ module Routes
     def self.registered(app)
       app.get "/api/hands" do
         people = fieldbook.observers.order(:name).filter_map do |person|
-          samples = person.taught_readings.distinct.count(:sample_id)
+          samples = person.taught.count
           { id: person.id, name: person.name, samples: samples } if samples.positive?
         end
         answer({ people: people })
@@ -16,18 +16,39 @@ module Routes
         person = fieldbook.observers.find(params[:id])
         answer(Hands.of(person))
       end
+
+      # From now on, or no longer.
+      app.post "/api/hands/:id/curve" do
+        person = fieldbook.observers.find(params[:id])
+        input[:on] ? person.switch_on : person.switch_off
+        answer(Hands.of(person))
+      end
+
+      app.post "/api/hands/:id/left-pairs" do
+        person = fieldbook.observers.find(params[:id])
+        person.leave_out(input[:pair], input[:reason])
+        answer(Hands.of(person))
+      end
+
+      app.get("/api/hands/:id/skills") { answer(Skills.new(fieldbook.observers.find(params[:id])).to_h) }
     end
 
     # With what the samples are called.
     # @return [Hash]
     def self.of(person)
-      found = person.hand.to_h
-      lists = found.slice("pairs", "left_out")
-      samples = Sample.where(id: lists.values.flatten.map { |one| one["sample"] }).index_by(&:id)
-      lists.transform_values! do |all|
-        all.map { |one| one.merge("said" => samples.fetch(one["sample"]).place_name) }
+      taught = person.taught
+      found = taught.hand.to_h
+      names = taught.names
+      lists = found.slice("pairs", "left_out").transform_values do |all|
+        all.map { |one| one.merge("said" => names.fetch(one["sample"])) }
       end
-      { "id" => person.id, "name" => person.name, **found, **lists }
+      { "id" => person.id, "name" => person.name, **found, **lists, **taught.hand.further(taught.duplicates),
+        "in_use" => in_use(person.own_hand) }
+    end
+
+    def self.in_use(hand)
+      hand && { "id" => hand.id, "pairs" => hand.pairs, "made_at" => hand.made_at.iso8601,
+                "curve" => hand.numbers["curve"] }
     end
   end
 end

@@ -30,8 +30,28 @@ module ReadingSerializer
       assigned: assigned(reading)&.merge(evidence == "none" ? {} : estimate_given(reading)),
       cautions: cautions(reading),
       **palmful(reading.sample),
-      photos: DescriptionSerializer.photos(reading, reading.pictures)
+      photos: DescriptionSerializer.photos(reading, reading.pictures),
+      own_hand: (own_hand(reading) if evidence != "none"),
+      turn: turn(reading)
     }
+  end
+
+  # @return [Hash, nil] with which hand it is assessed, and what the estimate would be without
+  def own_hand(reading)
+    hand = reading.own_hand or return
+    { id: hand.id, name: hand.observer.name, pairs: hand.pairs, made_on: hand.made_at.to_date.iso8601,
+      without: reading.without_hand }
+  end
+
+  # @return [Hash, nil] of a session; nothing of a truth
+  def turn(reading)
+    return unless reading.sample.practice
+
+    turn = Turn.find_by(reading_id: reading.id) or return
+    session = turn.practice_session
+    { id: turn.id, session_id: session.id, code: turn.code, place: turn.place + 1,
+      count: session.simulated? ? nil : turn.practice_person.turns.count, simulated: session.simulated?,
+      scheme: session.scheme, guess: turn.guess, closed: !turn.closed_at.nil?, ended: session.ended? }
   end
 
   # @return [Hash] by which method, by whom and when

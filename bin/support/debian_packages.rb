@@ -12,6 +12,7 @@ module DebianPackages
   }.freeze
   TEST = {
     "chromium" => "the browser of the tests", "chromium-driver" => "drives the browser",
+    "r-base-core" => "checks statistics", "r-cran-vcd" => "checks statistics",
     "libxml2-dev" => "compiles the tests' HTML reader", "libxslt1-dev" => "compiles the tests' HTML reader"
   }.freeze
   # Seconds to wait for another program's package lock.

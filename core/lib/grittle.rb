@@ -169,12 +169,16 @@ require_relative "grittle/practice/hand_bias"
 require_relative "grittle/practice/agreement"
 require_relative "grittle/practice/credits"
 require_relative "grittle/practice/miss"
+require_relative "grittle/practice/next_sample"
+require_relative "grittle/practice/scored"
+require_relative "grittle/practice/own_hand"
 require_relative "grittle/practice/session_order"
 require_relative "grittle/practice/charts"
 require_relative "grittle/practice/survey_map"
 require_relative "grittle/practice/laboratory_row"
 require_relative "grittle/practice/laboratory_result"
 require_relative "grittle/practice/beside_laboratory"
+require_relative "grittle/practice/learnt"
 require_relative "grittle/practice/taught_hand"
 require_relative "grittle/side_by_side"
 require_relative "grittle/compute/given"
@@ -228,17 +232,19 @@ module Grittle
   # Everything the core makes of a set of observations.
   # @param observations [Hash] names and values as in Tests::VOCABULARY
   # @param method [FieldMethod, nil] by which key, and what it leaves open; nil makes one of +parts+
-  # @param evidence_system, evidence, model see {Assessment#initialize}
+  # @param evidence_system, evidence, model, hand see {Assessment#initialize}
   # @param parts [Hash] parts of a method: see {FieldMethod}
   # @return [Assessment]
   # @raise [InvalidObservations, UnknownName]
-  def self.assess(observations, method: nil, evidence_system: nil, evidence: "full", model: Evidence::STANDARD, **parts)
+  def self.assess(observations, method: nil, evidence_system: nil, evidence: "full", model: Evidence::STANDARD,
+                  hand: nil, **parts)
     Assessment.new(
       Observations.new(observations),
       method: method || FieldMethod.new(**parts),
       evidence_system: evidence_system,
       evidence: evidence,
-      model: model
+      model: model,
+      hand: hand
     )
   end
 

@@ -16,18 +16,21 @@ module Grittle
     # @param evidence_system [String, nil] the triangle the estimate names its classes in; nil takes the method's own
     # @param evidence [String] how much of the second opinion: one of EVIDENCE
     # @param model [Evidence::Model] how likely each answer is, and the hand that felt it
+    # @param hand [Practice::OwnHand, nil] of who felt it: its model and curve take the place of the others
     # @raise [UnknownName]
     def initialize(
       observations,
       method: FieldMethod.new,
       evidence_system: nil,
       evidence: "full",
-      model: Evidence::STANDARD
+      model: Evidence::STANDARD,
+      hand: nil
     )
       @observations = observations
       @method = method
       @evidence = known(evidence)
-      @model = model
+      @hand = hand
+      @model = hand&.model || model
       @evidence_system = Grittle.triangle(evidence_system || method.evidence_system).id
       @walk = method.walk(observations)
       @key = named_by_no_ball? ? without_class(@walk.result) : @walk.result
@@ -90,7 +93,8 @@ module Grittle
 
     # @return [Evidence::Estimate] what everything that was felt says, beside the keys
     def estimate
-      @estimate ||= Evidence::Estimate.new(observations, system: @evidence_system, curve: method.curve, model: @model)
+      @estimate ||= Evidence::Estimate.new(observations, system: @evidence_system, curve: @hand&.curve || method.curve,
+                                                         model: @model)
     end
 
     # @return [Array<NamedClass>] what the key says, most weight first

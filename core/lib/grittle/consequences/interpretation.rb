@@ -38,7 +38,7 @@ module Grittle
       end
 
       # @param profile [Hash{String=>Object}]
-      # @param estimates [#call, nil] from observations and curve to an Evidence::Estimate, so that one that is at hand
+      # @param estimates [#call, nil] from observations, curve and hand to an Evidence::Estimate, so that one there is
       #   is not worked out again
       # @raise [InvalidInput]
       def initialize(profile, estimates: nil)
@@ -53,9 +53,12 @@ module Grittle
 
       # @param observations [Hash{String=>Object}]
       # @param curve [String]
+      # @param hand [Hash{String=>Object}, nil] of who felt it, as Practice::OwnHand#to_h
       # @return [Evidence::Estimate]
-      def self.estimate(observations, curve)
-        Evidence::Estimate.new(Observations.new(observations), curve: curve)
+      def self.estimate(observations, curve, hand = nil)
+        own = hand && Practice::OwnHand.new(hand)
+        Evidence::Estimate.new(Observations.new(observations), curve: own&.curve || curve,
+                                                               model: own&.model || Evidence::STANDARD)
       end
 
       # @return [Hash{String=>Object}] "horizons", "matters", "limits", "water", "wetting", "irrigation", "groups",
@@ -109,7 +112,7 @@ module Grittle
 
       def estimated(reading)
         method = (reading["method"] || {}).transform_keys(&:to_s)
-        @estimates.call(reading["observations"] || {}, method["curve"] || Curves::DEFAULT)
+        @estimates.call(reading["observations"] || {}, method["curve"] || Curves::DEFAULT, reading["hand"])
       end
 
       def horizon(layer)

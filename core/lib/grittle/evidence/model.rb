@@ -19,8 +19,8 @@ module Grittle
           axis.at(*cell) - (over - (less * cell.last))
         end
       end
-      # A number in percent: normal about +of+, mixed with a uniform over 0-100.
-      Number = Struct.new(:of, :sd, keyword_init: true)
+      # A number in percent: normal about +of+ and a bias, mixed with a uniform over 0-100.
+      Number = Struct.new(:of, :sd, :bias, keyword_init: true)
       # The mean of a ribbon set: normal about the curve's length for c, mixed with a uniform up to the longest.
       Length = Struct.new(:of, keyword_init: true)
 
@@ -75,7 +75,7 @@ module Grittle
 
       def likelihood(test, yes: nil, degree: nil, number: nil, length: nil, stands_out: nil, scale: nil)
         return Flag.new(of: AXES.fetch(yes[0]), cut: yes[1], scale: yes[2], error: yes[3]) if yes
-        return Number.new(of: AXES.fetch(number[0]), sd: number[1]) if number
+        return Number.new(of: AXES.fetch(number[0]), sd: number[1], bias: number[2] || 0.0) if number
         return Length.new(of: AXES.fetch(length)) if length
         return choice(stands_out, scale) if stands_out
 

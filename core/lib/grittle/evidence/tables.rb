@@ -127,7 +127,7 @@ module Grittle
         sd = spread(likelihood, half_width)
         logs =
           PERCENTS.map do |place|
-            Math.log(((1 - Model::ERROR) * Tables.normal(given - place, sd)) + (Model::ERROR / 100))
+            Math.log(((1 - Model::ERROR) * Tables.normal(given - likelihood.bias - place, sd)) + (Model::ERROR / 100))
           end
         Table.new(axis: likelihood.of, logs: logs)
       end
@@ -135,8 +135,9 @@ module Grittle
       # @return [Array<Table>] the sand that halving may end at
       def halving
         @halving ||= begin
-          sd = spread(@model.likelihoods["sand_estimate"], Halving::NARROWEST / 2)
-          binned(SAND, PERCENTS.map { |sand| [sand, sd] }, SAND_BINS, 100.0)
+          likelihood = @model.likelihoods["sand_estimate"]
+          sd = spread(likelihood, Halving::NARROWEST / 2)
+          binned(SAND, PERCENTS.map { |sand| [sand + likelihood.bias, sd] }, SAND_BINS, 100.0)
         end
       end
 

@@ -38,6 +38,9 @@ module Grittle
         @sums = sums
       end
 
+      # @return [Integer] pairs
+      def size = @pairs.size
+
       # @param age_days [Numeric] of a pair
       # @return [Float] how much it counts
       def self.weight(age_days) = 2**(-age_days.to_f / FIGURES["own_half_life_days"])
@@ -77,6 +80,25 @@ module Grittle
 
         "It fares worse than the consensus on samples it has not seen." \
           if leave_one_out.rmse > gate["rmse"] * consensus.rmse
+      end
+
+      # Each pair beside what those before it taught, in the order given; one a pair, in sd.
+      # @return [Array<Float>]
+      def deviations
+        sums = NODES.map(&:prior)
+        @pairs.each_with_index.map do |pair, at|
+          z = Calibration.deviation(pair, Calibration.curve(Calibration.weights(sums)))
+          sums = sums.each_with_index.map { |sum, node| sum + @logs[at][node] }
+          z
+        end
+      end
+
+      # @api private
+      def self.deviation(pair, curve)
+        clay = pair.clay.round.clamp(0, 100)
+        slope = (curve.length(pair.clay + 1) - curve.length(pair.clay - 1)) / 2
+        (pair.length_mm - curve.length(pair.clay)) /
+          Math.sqrt(curve.noise2(clay) + (pair.scale_mm**2) + ((slope * pair.clay_sd)**2))
       end
 
       # @api private

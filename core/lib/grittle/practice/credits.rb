@@ -99,6 +99,7 @@ module Grittle
     # Whether a guess before any water pulls the class towards it.
     module Pull
       LEAST = 6
+      DRAWS = FIGURES["asking_draws"]
 
       module_function
 
@@ -114,6 +115,36 @@ module Grittle
         worse = moved.count { |guess, key, _, right| nearest(guess, right) > nearest(key, right) }
         { "apart" => apart.size, "pull" => (ways.sum / ways.size unless ways.empty?), "moved" => moved.size,
           "better" => better, "worse" => worse, "p" => (sign_test(better, worse) if better + worse >= LEAST) }
+      end
+
+      # @param rows [Array<Array>] as {of} takes them
+      # @return [String, nil] for a person
+      def say(rows)
+        found = of(rows)
+        return if found["apart"].zero?
+        return "You never went with your guess against the key." if found["moved"].zero?
+
+        "#{found['moved']} of #{found['apart']} times you went with your guess: nearer #{times(found['better'])}, " \
+          "the key #{times(found['worse'])}."
+      end
+
+      def times(count) = { 0 => "never", 1 => "once", 2 => "twice" }.fetch(count) { "#{count} times" }
+
+      # Whether asking for a guess changes the credit, by a permutation of who was asked.
+      # @param asked, unasked [Array<Numeric>] credits
+      # @return [Float, nil] two-sided p, by DRAWS permutations of a fixed seed; nil under LEAST a side
+      def asking(asked, unasked)
+        return if [asked.size, unasked.size].min < LEAST
+
+        random = Random.new(1)
+        apart = ->(one, other) { ((one.sum / one.size.to_f) - (other.sum / other.size.to_f)).abs }
+        seen = apart[asked, unasked]
+        all = asked + unasked
+        as_far = DRAWS.times.count do
+          one = SessionOrder.shuffled(all, random)
+          apart[one.first(asked.size), one.drop(asked.size)] >= seen - 1e-9
+        end
+        (as_far + 1) / (DRAWS + 1.0)
       end
 
       # @return [Float] 0 at the key, 1 at the guess

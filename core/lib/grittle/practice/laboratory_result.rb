@@ -16,8 +16,9 @@ module Grittle
 
       # @param written [Hash{String=>Object}] "sand", "silt", "clay", "uncertainty" as typed, "method" (one of METHODS),
       #   "silt_limit" (µm)
+      # @param determinations [Integer] that it is the mean of
       # @raise [InvalidInput, UnknownName]
-      def initialize(written)
+      def initialize(written, determinations: 1)
         @method_name = written["method"].to_s.empty? ? "other" : written["method"]
         raise UnknownName.new("method", @method_name, METHODS.keys) unless METHODS.key?(@method_name)
 
@@ -26,7 +27,9 @@ module Grittle
         @silt_limit = limit(written["silt_limit"])
         @done = row.done + (@silt_limit == USUAL_LIMIT ? [] : ["silt to #{@silt_limit} µm: only its clay is compared"])
         told = told(written["uncertainty"])
-        @sds = @percents.to_h { |part, percent| [part, (row.sds[part] || told || usual(percent)).round(2)] }.freeze
+        @sds = @percents.to_h do |part, percent|
+          [part, ((row.sds[part] || told || usual(percent)) / Math.sqrt(determinations)).round(2)]
+        end.freeze
         freeze
       end
 
@@ -37,12 +40,14 @@ module Grittle
       # @return [Boolean]
       def calibrates? = method_name != "laser"
 
-      # @return [String] its class in the USDA's triangle; an estimate where its silt has another limit
-      def class_name
-        composition = Composition.new(sand: percents["sand"], clay: percents["clay"])
-        composition = SiltLimit.convert(composition, from: silt_limit, to: USUAL_LIMIT) unless comparable?
-        Triangles::USDA.classify(composition).name
+      # @return [Composition] by the USDA's limit of silt; an estimate where it has another
+      def composition
+        found = Composition.new(sand: percents["sand"], clay: percents["clay"])
+        comparable? ? found : SiltLimit.convert(found, from: silt_limit, to: USUAL_LIMIT)
       end
+
+      # @return [String] its class in the USDA's triangle
+      def class_name = Triangles::USDA.classify(composition).name
 
       # @return [String] for a person
       def to_s

@@ -19,15 +19,21 @@ module Grittle
       # @param tubs [Integer] of the set
       # @param seed [Integer]
       # @param again [Boolean] whether some come twice
-      def initialize(tubs, seed, again: true)
-        random = Random.new(seed)
-        twice = again ? SessionOrder.shuffled((0...tubs).to_a, random).first(SessionOrder.duplicates(tubs)) : []
-        codes = SessionOrder.shuffled(CODES, random)
+      # @param own_seed [Integer] of the order, where several people read the same tubs under the same codes
+      def initialize(tubs, seed, again: true, own_seed: seed)
+        coded = SessionOrder.coded(tubs, seed, again: again)
         met = []
-        @turns = order((0...tubs).to_a + twice, random).each_with_index.map do |tub, at|
-          Turn.new(tub: tub, code: codes[at], again: met.include?(tub)).freeze.tap { met << tub }
+        @turns = order(coded, Random.new(own_seed)).map do |tub, code|
+          Turn.new(tub: tub, code: code, again: met.include?(tub)).freeze.tap { met << tub }
         end.freeze
         freeze
+      end
+
+      # @return [Array<(Integer, Integer)>] tubs with their codes; those that come twice stand twice
+      def self.coded(tubs, seed, again: true)
+        random = Random.new(seed)
+        twice = again ? shuffled((0...tubs).to_a, random).first(duplicates(tubs)) : []
+        ((0...tubs).to_a + twice).zip(shuffled(CODES, random))
       end
 
       # Fisher and Yates 1938, as Durstenfeld 1964 has it. [published]
@@ -51,10 +57,10 @@ module Grittle
       private
 
       # Shuffled until the two of every pair have enough others between them, which some order always has.
-      def order(tubs, random)
+      def order(coded, random)
         loop do
-          found = SessionOrder.shuffled(tubs, random)
-          return found if apart?(found)
+          found = SessionOrder.shuffled(coded, random)
+          return found if apart?(found.map(&:first))
         end
       end
 

@@ -3,7 +3,7 @@
 module Grittle
   module Practice
     # One person's hand as far as samples with a laboratory's clay teach it: which of them do, why the others do not,
-    # the curve, and how it fares beside the consensus. [our own] Frozen.
+    # the curve, and how it fares beside the consensus. [our own]
     class TaughtHand
       LEAST = FIGURES["pair_least"]
       # mm: thickness may lie so far off the person's usual one.
@@ -12,11 +12,14 @@ module Grittle
       DRAWN = (0..100).step(2).to_a.freeze
 
       # One reading: +sample+ tells samples apart, +observations+ what was felt (Observations), +result+ the
-      # laboratory's (LaboratoryResult), +blind+ whether the person could not have known it, +age_days+.
-      Row = Struct.new(:sample, :observations, :result, :blind, :age_days, keyword_init: true)
+      # laboratory's (LaboratoryResult), +blind+ whether the person could not have known it, +age_days+; +out+ why a
+      # person took it out, +teacher+ whether its truth is a teacher's word.
+      Row = Struct.new(:sample, :observations, :result, :blind, :age_days, :out, :teacher, keyword_init: true)
 
       # Why a reading teaches nothing: the first that holds.
       REASONS = {
+        "taken out" => ->(row, _) { row.out },
+        "a teacher's word, no laboratory's" => ->(row, _) { row.teacher },
         "felt or classed after the result was known" => ->(row, _) { !row.blind },
         "laser reads clay low" => ->(row, _) { !row.result.calibrates? },
         "no ribbon" => ->(row, _) { TaughtHand.length(row).nil? },
@@ -32,9 +35,9 @@ module Grittle
         @rows = rows
         usual = usual(rows.filter_map { |row| TaughtHand.thickness(row) })
         @reasons = rows.map { |row| REASONS.find { |_, holds| holds.call(row, usual) }&.first }
-        @by_sample = rows.zip(@reasons).reject(&:last).map(&:first).group_by(&:sample)
+        sound = rows.zip(@reasons).reject(&:last).map(&:first)
+        @by_sample = sound.group_by(&:sample).sort_by { |_, same| -same.map(&:age_days).max }.to_h
         @calibration = Calibration.new(@by_sample.values.map { |same| pair(same) })
-        freeze
       end
 
       # @return [Calibration]
@@ -43,7 +46,18 @@ module Grittle
       # @return [Array<(Row, String)>] readings of samples that teach nothing, and why
       def left_out
         found = @rows.zip(@reasons).select { |row, reason| reason && !@by_sample.key?(row.sample) }
-        found.uniq { |row, _| row.sample }
+        found.map { |row, reason| [row, row.out ? "#{reason}: #{row.out}" : reason] }.uniq { |row, _| row.sample }
+      end
+
+      # All that was learnt of the hand, as an assessment uses it.
+      # @return [OwnHand]
+      def own_hand = @own_hand ||= Learnt.new(@by_sample.values, @calibration.curve).own_hand
+
+      # What is told of the hand beside its curve.
+      # @param duplicates [Array<Array<Numeric>>] mean lengths in mm of blind duplicates
+      # @return [Hash{String=>Object}] "words", "numbers", "bias", "drift", "repeat"
+      def further(duplicates = [])
+        { **Learnt.new(@by_sample.values, @calibration.curve).to_h, "drift" => drift, "repeat" => repeat(duplicates) }
       end
 
       # @return [Hash{String=>Object}] "pairs" (by clay) and "left_out" with their "sample", "length_mm", "clay" and
@@ -110,6 +124,29 @@ module Grittle
       def shown(row)
         { "length_mm" => TaughtHand.length(row)&.round(1), "clay" => row.result.percents["clay"],
           "clay_sd" => row.result.sds["clay"] }
+      end
+
+      # Whether the hand has moved: the newest of the chart, and the chart.
+      def drift
+        chart = Drift.of(@calibration.deviations)
+        return { "chart" => [], "sentence" => nil } if chart.empty?
+
+        { "chart" => chart.map { |one| one.transform_values { |value| value.is_a?(Float) ? value.round(2) : value } },
+          "sentence" => (moved(chart.last["ewma"]) if chart.last["signal"]) }
+      end
+
+      def moved(ewma)
+        "Your ribbons have become #{ewma.positive? ? 'longer' : 'shorter'} than your curve says. Five tubs of known " \
+          "clay would settle whether your hand has moved."
+      end
+
+      def repeat(duplicates)
+        return if duplicates.empty?
+
+        sd = Agreement.repeat_sd(duplicates)
+        limit = Agreement.repeat_limit(sd).round
+        { "count" => duplicates.size, "sd_percent" => (100 * sd).round(1), "limit_percent" => limit,
+          "sentence" => "Two of your ribbon sets of one soil differ by less than #{limit} % in 19 of 20." }
       end
 
       def fit(found)

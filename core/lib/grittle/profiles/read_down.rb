@@ -17,7 +17,7 @@ module Grittle
       HORIZON = %w[
         designation upper_cm lower_cm boundary moist_colour seen reported_class readings tests
       ].freeze
-      READING = %w[id by day reported disturbed named verdict observations method].freeze
+      READING = %w[id by day reported disturbed named verdict observations method hand laboratory].freeze
 
       # One horizon with what speaks for it.
       Layer = Struct.new(:described, :verdict, :reading, :readings, :reported, keyword_init: true)

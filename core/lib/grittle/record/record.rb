@@ -26,16 +26,18 @@ module Grittle
 
     # @param events [Array<Hash{String=>Object}>] oldest first
     # @param method [FieldMethod]
-    def initialize(events = [], method: FieldMethod.new)
+    # @param hand [Practice::OwnHand, nil] of who felt it
+    def initialize(events = [], method: FieldMethod.new, hand: nil)
       @events = events.freeze
       @method = method
+      @hand = hand
       @kept = {}
     end
 
     # @param added [Array<Hash>] events, in order
     # @return [Record] with more that happened
     def with(added, at: nil, by: nil)
-      Record.new(events + added.map { |event| { "at" => at, "by" => by }.merge(event) }, method: method)
+      Record.new(events + added.map { |event| { "at" => at, "by" => by }.merge(event) }, method: method, hand: @hand)
     end
 
     # What stands.
@@ -77,7 +79,7 @@ module Grittle
     def kept = newest("kept").compact
 
     # @return [Assessment]
-    def assessment = once(:assessment) { Grittle.assess(observations, method: method) }
+    def assessment = once(:assessment) { Grittle.assess(observations, method: method, hand: @hand) }
 
     # @return [String, nil] what the newest statement about a ribbon took back, for a person
     def superseded
