@@ -33,9 +33,7 @@ class Skills
   private
 
   def turns
-    Turn.where.not(closed_at: nil).where.not(shown_at: nil).joins(:practice_person)
-        .where(practice_people: { observer_id: @observer.id })
-        .includes(practice_person: %i[practice_session observer], tub: :reference_set)
-        .order(closed_at: :desc).limit(MOST).to_a.reverse
+    Turn.seen(@observer).includes(practice_person: %i[practice_session observer], tub: :reference_set)
+        .limit(MOST).to_a.reverse
   end
 end

@@ -38,17 +38,18 @@ class Tub < ApplicationRecord
   def self.refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)])
 
   # @return [Grittle::Practice::LaboratoryResult]
-  def self.read_with(texts)
+  def self.read_with(texts, truth_by = nil)
     count = texts["determinations"] ? Grittle::Entry::Field.number(texts["determinations"]) : 1
     unless count && count == count.to_i && count.between?(1, MOST_DETERMINATIONS)
       refuse("Determinations are a whole number from 1 to #{MOST_DETERMINATIONS}.")
     end
-    Grittle::Practice::LaboratoryResult.new(texts.slice(*WRITTEN), determinations: count.to_i)
+    sd = Grittle::Practice::FIGURES["teacher_sd"] if truth_by == "teacher"
+    Grittle::Practice::LaboratoryResult.new(texts.slice(*WRITTEN), determinations: count.to_i, sd: sd)
   end
   private_class_method :text, :refuse
 
   # @return [Grittle::Practice::LaboratoryResult]
-  def read = @read ||= Tub.read_with(written.merge(about || {}))
+  def read = @read ||= Tub.read_with(written.merge(about || {}), reference_set.truth_by)
 
   # By the limit of the USDA's silt.
   # @return [Grittle::Composition]

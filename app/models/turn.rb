@@ -16,13 +16,16 @@ class Turn < ApplicationRecord
   delegate :practice_session, to: :practice_person
   delegate :observer, to: :practice_person
 
-  # Turns whose truth the person has seen, of tubs.
+  # Turns whose truth the person has seen.
   # @return [ActiveRecord::Relation] newest first
-  def self.taught(observer)
-    where.not(tub_id: nil).where.not(closed_at: nil).where.not(shown_at: nil)
-         .joins(:practice_person).where(practice_people: { observer_id: observer.id })
-         .includes(:practice_person, tub: :reference_set).order(closed_at: :desc)
+  def self.seen(observer)
+    where.not(closed_at: nil).where.not(shown_at: nil)
+         .joins(:practice_person).where(practice_people: { observer_id: observer.id }).order(closed_at: :desc)
   end
+
+  # Those of them that were soil.
+  # @return [ActiveRecord::Relation] newest first
+  def self.taught(observer) = seen(observer).where.not(tub_id: nil).includes(:practice_person, tub: :reference_set)
 
   # Puts the sample on the bench.
   # @return [Reading]

@@ -7,7 +7,10 @@ module Routes
       app.get "/api/hands" do
         people = fieldbook.observers.order(:name).filter_map do |person|
           samples = person.taught.count
-          { id: person.id, name: person.name, samples: samples } if samples.positive?
+          practised = Turn.seen(person).count
+          next if samples.zero? && practised.zero?
+
+          { id: person.id, name: person.name, samples: samples, practised: practised, in_use: !person.own_hand_id.nil? }
         end
         answer({ people: people })
       end
@@ -20,7 +23,7 @@ module Routes
       # From now on, or no longer.
       app.post "/api/hands/:id/curve" do
         person = fieldbook.observers.find(params[:id])
-        input[:on] ? person.switch_on : person.switch_off
+        input[:in_use] ? person.switch_on : person.switch_off
         answer(Hands.of(person))
       end
 

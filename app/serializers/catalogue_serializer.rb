@@ -38,6 +38,7 @@ module CatalogueSerializer
       **descriptions,
       halving: halving([]),
       depth_units: depth_units,
+      practice: practice,
       side_by_side: { fewest: Grittle::SideBySide::FEWEST, most: Grittle::SideBySide::MOST },
       munsell: Grittle::Profiles::Munsell.pages,
       designations: Grittle::Profiles::DESIGNATIONS,
@@ -45,6 +46,18 @@ module CatalogueSerializer
       length_mm: Grittle::PushedRibbon::LENGTH_MM.minmax,
       thickness_range_mm: Grittle::PushedRibbon::THICKNESS_MM.minmax
     }
+  end
+
+  # @return [Hash] of sets and sessions
+  def practice
+    schemes = Grittle::Practice::Credits::NAMES.map do |value, name|
+      { value: value, name: name, numbers: Grittle::Practice::Credits::NUMBERS.include?(value) }
+    end
+    usda = Grittle::Triangles::USDA.classes.values.map { |one| { value: one.code, name: one.name } }
+    { kinds: choices(PracticeSession::KINDS.except("simulated")), schemes: schemes, classes: usda,
+      truth_by: choices(ReferenceSet::TRUTH_BY), forgotten_days: Grittle::Practice::FIGURES["forgotten_days"],
+      teacher_sd: Grittle::Practice::FIGURES["teacher_sd"],
+      kappa_least: Grittle::Practice::FIGURES["kappa_least"] }
   end
 
   # Units that a device shows depths in, with cm in one.

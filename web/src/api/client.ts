@@ -34,8 +34,14 @@ export const newKey = (): string => crypto.randomUUID()
  * @throws {ApiProblem} when the server refuses it
  * @throws {Unreachable} when there is no answer
  */
-export async function request<T>(method: Method, path: string, body?: unknown, key: string = newKey()): Promise<T> {
-  const headers: Record<string, string> = {}
+export async function request<T>(
+  method: Method,
+  path: string,
+  body?: unknown,
+  key: string = newKey(),
+  /** The key of a set or a session that is asked with. */ as?: string,
+): Promise<T> {
+  const headers: Record<string, string> = as ? { 'Grittle-Key': as } : {}
   if (method !== 'GET') headers['Idempotency-Key'] = key
   if (body !== undefined) headers['Content-Type'] = 'application/json'
   let response: Response

@@ -23,6 +23,9 @@ import QuestionStep from '@/bench/question/QuestionStep.vue'
 import RibbonStep from '@/bench/ribbon/RibbonStep.vue'
 import SpineColumn from './SpineColumn.vue'
 import StepPath from './StepPath.vue'
+import CallStep from './turn/CallStep.vue'
+import CloseDialog from './turn/CloseDialog.vue'
+import TurnStrip from './turn/TurnStrip.vue'
 import { useStepSummaries } from './useStepSummaries'
 import { listenForBenchKeys, useBenchKeys } from './useBenchKeys'
 import { useGoingOn } from './useGoingOn'
@@ -45,9 +48,13 @@ const wide = useMediaQuery('(min-width: 721px)')
 const keys = ref(false)
 const method = ref(false)
 
+// What a simulated sample is called is the person's own decision: the verdict is put away until then.
+const turn = computed(() => reading.value.turn)
+const hidden = computed(() => !!turn.value?.simulated && !turn.value.closed)
 const title = computed(() => reading.value.horizon?.designation ?? reading.value.label ?? 'Quick reading')
 const place = computed(() => {
   const { horizon, profile, site } = reading.value
+  if (turn.value) return turn.value.count ? `${turn.value.place} of ${turn.value.count}` : 'simulated'
   return horizon
     ? `${profile!.name}, ${range(horizon.upper_cm, horizon.lower_cm)}`
     : (site?.name ?? 'belongs to no site')
@@ -93,7 +100,7 @@ useBenchKeys((key) => {
         <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span
         ><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span
         ><span class="max-desk:sr-only block truncate font-normal text-pencil">{{
-          reading.profile?.name ?? 'Quick readings'
+          reading.profile?.name ?? (turn ? 'Session' : 'Quick readings')
         }}</span>
       </RouterLink>
       <p class="desk:hidden self-center leading-tight font-extrabold truncate">
@@ -137,7 +144,9 @@ useBenchKeys((key) => {
         <BenchNotices v-if="!wide" class="fixed inset-x-2 top-[120px] z-10" />
         <GuideStrip v-if="route.query.guide && !wide" class="mb-3" />
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
-        <RibbonStep v-if="bench.step.value === 'ribbon'" />
+        <TurnStrip v-if="turn" :turn="turn" class="mb-3" />
+        <CallStep v-if="hidden && bench.step.value === 'assign'" />
+        <RibbonStep v-else-if="bench.step.value === 'ribbon'" />
         <BallStep v-else-if="bench.step.value === 'ball'" @on="goAlong" />
         <AssignStep v-else-if="bench.step.value === 'assign'" />
         <MoreStep v-else-if="bench.step.value === 'more'" />
@@ -163,11 +172,18 @@ useBenchKeys((key) => {
       </main>
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
         <GuideStrip v-if="route.query.guide && wide" class="m-3 mb-0" />
-        <AssignActions v-if="wide && bench.step.value === 'assign'" class="grow min-h-0 overflow-y-auto px-4 py-3" />
+        <p v-if="hidden" class="grow px-4 py-4 leading-snug" data-hidden>
+          <b>You decide.</b> The key’s verdict is put away until you have called the class. This trains the decision,
+          not the hand.
+        </p>
+        <AssignActions
+          v-else-if="wide && bench.step.value === 'assign'"
+          class="grow min-h-0 overflow-y-auto px-4 py-3"
+        />
         <VerdictPanel v-else class="grow min-h-0 overflow-y-auto px-4 py-3" tabindex="0" :step="bench.step.value" />
         <BenchNotices v-if="wide" class="shrink-0 px-4 py-2 border-t-[1.5px] border-ink" />
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
-          <WhatNext v-if="wide && bench.step.value !== 'assign'" :most="2" />
+          <WhatNext v-if="wide && !hidden && bench.step.value !== 'assign'" :most="2" />
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>
             {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
           </p>
@@ -190,7 +206,7 @@ useBenchKeys((key) => {
       </div>
       <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid gap-1">
         <div class="flex items-center gap-3 pl-1">
-          <PeekPanel class="grow" :step="bench.step.value" />
+          <PeekPanel v-if="!hidden" class="grow" :step="bench.step.value" />
           <p role="status" class="text-pencil text-base leading-tight shrink-0 max-w-[50%]">
             {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
           </p>
@@ -212,7 +228,8 @@ useBenchKeys((key) => {
         </div>
       </div>
     </div>
-    <p role="status" aria-live="polite" class="sr-only" data-verdict-said>{{ announced }}</p>
+    <p v-if="!hidden" role="status" aria-live="polite" class="sr-only" data-verdict-said>{{ announced }}</p>
+    <CloseDialog v-if="turn && bench.closing.value" :turn="turn" @close="bench.closing.value = false" />
     <LeaveDialog />
     <KeysDialog :open="keys" @close="keys = false" />
     <MethodDialog v-if="method" open @close="method = false" />

@@ -15,6 +15,9 @@ const NEXT: Record<string, string> = {
   more: 'more tests',
   assign: 'assign the class',
 }
+/** What a sample of a session is called. */
+export const sampleName = ({ code, simulated }: { code: number; simulated: boolean }): string =>
+  `${simulated ? 'sample' : 'code'} ${code}`
 // The next palmful is wetted and kneaded while the last one is put away.
 const READY = 'ball'
 
@@ -35,12 +38,20 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   // Where the key has ended early, at sand or loamy sand, the next step is to assign.
   const ended = computed(() => bench.step.value === reading.value.ended_at)
   const next = computed(() => (ended.value ? steps.value.at(-1) : steps.value[index.value + 1]))
-  const back = computed(() => (reading.value.profile ? `/profiles/${reading.value.profile.id}` : '/readings'))
+  const turn = computed(() => reading.value.turn)
+  const back = computed(() =>
+    turn.value
+      ? `/practice/sessions/${turn.value.session_id}`
+      : reading.value.profile
+        ? `/profiles/${reading.value.profile.id}`
+        : '/readings',
+  )
   const going = ref(false)
 
   const said = computed(() => {
     const typed = bench.pending.value
     if (next.value) return typed ? `Keep ${typed.name}, ${NEXT[next.value.id]}` : `Next: ${NEXT[next.value.id]}`
+    if (turn.value) return turn.value.closed ? 'To the session' : `Close ${sampleName(turn.value)}`
     if (reading.value.next_horizon) return `Go on with ${reading.value.next_horizon.designation}`
     return reading.value.profile ? 'See the section' : 'To the quick readings'
   })
@@ -50,6 +61,7 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   async function goOn(): Promise<void> {
     if (bench.pending.value && !bench.pending.value.keep()) return
     if (next.value) return bench.goTo(next.value.id)
+    if (turn.value && !turn.value.closed) return bench.closeTurn()
     const following = reading.value.next_horizon
     if (!following) return void router.push(back.value)
     if (following.reading_id) return void router.push(`/readings/${following.reading_id}`)

@@ -36,6 +36,8 @@ export function useReading(id: number) {
   // A length that is typed and not kept yet stands as long as the bench; where it is shown, the key that goes on keeps
   // it.
   const typed = ref('')
+  const closing = ref(false)
+  const called = ref<string>()
   const pending = shallowRef<{ name: string; keep: () => boolean } | null>(null)
 
   onScopeDispose(
@@ -139,6 +141,11 @@ export function useReading(id: number) {
       localUnit.value = unit
       place({ unit })
     },
+    /** What a simulated sample is called. */
+    called,
+    /** Whether the sample of a session is about to be closed. */
+    closing,
+    closeTurn: () => void (closing.value = true),
     resolve: (choice: 'mine' | 'theirs') => outbox.value?.resolve(choice),
     sentence,
     /** What has to be told of an answer, until it is closed. */

@@ -8,7 +8,7 @@ export type FormConflict = { theirs: Record<string, unknown>; yours: Record<stri
  * Sends a form. What was typed stays until it is saved; the key stays the same for a retry, so that a lost answer makes
  * no second record.
  */
-export function useForm<T>() {
+export function useForm<T>(as?: () => string | undefined) {
   const saving = ref(false)
   const problem = ref<unknown>()
   let key = newKey()
@@ -34,7 +34,7 @@ export function useForm<T>() {
     problem.value = undefined
     last = { method, path, body: body as Record<string, unknown> }
     try {
-      const saved = await request<T>(method, path, body, key)
+      const saved = await request<T>(method, path, body, key, as?.())
       forgetLists()
       return saved
     } catch (error) {

@@ -6,6 +6,13 @@ module Grittle
     class Credits
       SCHEMES = FIGURES["schemes"]
       TOLERANCES = FIGURES["tolerances"]
+      # For a person who chooses one.
+      NAMES = { "practice" => "Class; half for a neighbour; both classes at a line",
+                "class_half" => "Class; half for a neighbour", "class_only" => "Class alone",
+                "group" => "Management group; half for the next", "numbers" => "Sand and clay in numbers",
+                "class_and_numbers" => "Class twice, sand and clay once", "odds" => "Odds of the estimate" }.freeze
+      # Schemes that ask the person for sand and clay.
+      NUMBERS = SCHEMES.select { |_, scheme| (scheme[:parts].keys & %w[numbers clay sand]).any? }.keys.freeze
       GROUPS = Profiles::Perching::GROUPS
 
       # @param scheme [String] one of SCHEMES

@@ -17,8 +17,9 @@ module Grittle
       # @param written [Hash{String=>Object}] "sand", "silt", "clay", "uncertainty" as typed, "method" (one of METHODS),
       #   "silt_limit" (µm)
       # @param determinations [Integer] that it is the mean of
+      # @param sd [Numeric, nil] points: how sure it is where nothing else says
       # @raise [InvalidInput, UnknownName]
-      def initialize(written, determinations: 1)
+      def initialize(written, determinations: 1, sd: nil)
         @method_name = written["method"].to_s.empty? ? "other" : written["method"]
         raise UnknownName.new("method", @method_name, METHODS.keys) unless METHODS.key?(@method_name)
 
@@ -28,7 +29,7 @@ module Grittle
         @done = row.done + (@silt_limit == USUAL_LIMIT ? [] : ["silt to #{@silt_limit} µm: only its clay is compared"])
         told = told(written["uncertainty"])
         @sds = @percents.to_h do |part, percent|
-          [part, ((row.sds[part] || told || usual(percent)) / Math.sqrt(determinations)).round(2)]
+          [part, ((row.sds[part] || told || sd || usual(percent)) / Math.sqrt(determinations)).round(2)]
         end.freeze
         freeze
       end

@@ -9,7 +9,8 @@ module Grittle
       T = Evidence::Tables
       BITS = FIGURES["surprise_bits"]
       NEAR = FIGURES["near_line"]
-      REASONS = %w[line decision one_answer key several].freeze
+      REASONS = { "line" => "On a line", "decision" => "The call", "one_answer" => "One answer", "key" => "The key",
+                  "several" => "Several answers" }.freeze
 
       # One answer that is less likely of the truth than another.
       Surprise = Struct.new(:test, :bits, :sentence, keyword_init: true)
@@ -35,7 +36,7 @@ module Grittle
         given.filter_map { |test| surprise(test) }.select { |one| one.bits > BITS }.sort_by { |one| -one.bits }
       end
 
-      # @return [Hash{String=>String}] "reason", one of REASONS, and "sentence" for a person
+      # @return [Hash{String=>String}] "reason", one of REASONS, its "name", and "sentence" for a person
       def why
         return said("line", "The truth lies within #{NEAR.round} points of #{name(@called)}.") if near?
         if key(@felt.to_h) == @own
@@ -58,7 +59,7 @@ module Grittle
 
       private
 
-      def said(reason, sentence) = { "reason" => reason, "sentence" => sentence }
+      def said(reason, sentence) = { "reason" => reason, "name" => REASONS.fetch(reason), "sentence" => sentence }
       def name(code) = Triangles::USDA[code].name
       def near? = Credits.classes(@truth, NEAR).include?(@called)
 

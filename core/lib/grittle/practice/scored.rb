@@ -155,7 +155,8 @@ module Grittle
           "codes" => codes, "rows" => rows, **Scores.agreement(rows, apart, known.size) }
       end
 
-      # Differences of clay: points of the drawing, bias with its se, limits with theirs, slope.
+      # Differences of clay: points of the drawing, bias with its se, limits with theirs, slope, and whether that is
+      # told as gains that differ.
       def clay(one, other, common)
         both = common.map { |sample| [@said[one][sample]["clay"], @said[other][sample]["clay"]] }
                      .select(&:all?)
@@ -164,7 +165,8 @@ module Grittle
         found = BlandAltman.new(*both.transpose)
         { "points" => both.map { |a, b| [((a + b) / 2.0).round(1), (a - b).round(1)] }, "bias" => found.bias.round(1),
           "se_bias" => found.se_bias.round(1), "limits" => found.limits.map { |limit| limit.round(1) },
-          "se_limit" => found.se_limit.round(1), "slope" => found.slope&.round(2) }
+          "se_limit" => found.se_limit.round(1), "slope" => found.slope&.round(2),
+          "gains_differ" => (found.slope || 0).abs >= FIGURES["slope_told"] }
       end
     end
   end

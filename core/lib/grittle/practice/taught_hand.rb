@@ -61,12 +61,14 @@ module Grittle
       end
 
       # @return [Hash{String=>Object}] "pairs" (by clay) and "left_out" with their "sample", "length_mm", "clay" and
-      #   sd; "closed" (why the curve may not be used, or nil), "curve", "own" and "consensus" (RMSE, mean error,
+      #   sd ("taken_out": by a person); "closed" (why the curve may not be used, or nil), "curve", "own" and "consensus" (RMSE, mean error,
       #   inside), "drawn" (clay, and mm by either curve), "sentences"
       def to_h
         {
           "pairs" => pairs,
-          "left_out" => left_out.map { |row, reason| { "sample" => row.sample, **shown(row), "reason" => reason } },
+          "left_out" => left_out.map do |row, reason|
+            { "sample" => row.sample, **shown(row), "reason" => reason, "taken_out" => !row.out.nil? }
+          end,
           "closed" => @calibration.closed,
           "curve" => @calibration.curve.to_h,
           "own" => fit(@calibration.leave_one_out),

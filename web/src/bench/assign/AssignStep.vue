@@ -6,6 +6,7 @@ import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
+import OwnHandLine from '@/bench/verdict/OwnHandLine.vue'
 import EstimateBars from '@/bench/verdict/EstimateBars.vue'
 import SetScale from '@/bench/ribbon/SetScale.vue'
 import { useAnswers } from '@/bench/useAnswers'
@@ -119,6 +120,7 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
           }}
           {{ parts(given.mean, given.clay_range) }}
         </p>
+        <OwnHandLine v-if="reading.own_hand" :hand="reading.own_hand" />
         <p v-if="evidence.beside_key" class="leading-tight text-lg text-pencil" data-beside>
           {{ evidence.beside_key.sentence }}
         </p>

@@ -12,6 +12,7 @@ import { useNaming } from '@/bench/useNaming'
 import { useBench } from '@/bench/useReading'
 import WhatNext from './WhatNext.vue'
 import KeyNotes from './KeyNotes.vue'
+import OwnHandLine from './OwnHandLine.vue'
 
 // The verdict so far, alive from the first answer: what is still possible and why, how near a limit, and beside the key
 // the estimate from everything that was felt.
@@ -76,6 +77,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
       >
         {{ evidence.beside_key.sentence }}
       </p>
+      <OwnHandLine v-if="reading.own_hand" :hand="reading.own_hand" />
       <p v-if="evidence.widened" class="text-pencil" data-widened>Wider uncertainty, because of what you ticked.</p>
     </div>
     <WhatNext v-if="phone" :most="3" />
