@@ -9,6 +9,7 @@ require_relative "models"
 require_relative "fonts"
 require_relative "exchange"
 require_relative "reports"
+require_relative "laboratory/queue"
 require_relative "gps_receiver"
 require_relative "problem"
 require_relative "gate"
@@ -24,6 +25,7 @@ require_relative "serializers/reading_serializer"
 require_relative "serializers/report_serializer"
 require_relative "serializers/side_by_side_serializer"
 require_relative "serializers/standing_serializer"
+require_relative "serializers/submission_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/request_log"
 require_relative "middleware/last_resort"
@@ -65,6 +67,7 @@ class Api < Sinatra::Base
     "ReferenceSet" => "set of reference samples",
     "PracticeSession" => "session",
     "Turn" => "sample of a session",
+    "Submission" => "submission",
     "KeyDrill" => "reading of a key"
   }.freeze
 

@@ -29,3 +29,7 @@ if ENV["GRITTLE_WITH_PARENT"]
     end
   end
 end
+
+# What is on its way to a laboratory is asked after by one of the processes.
+asks = -> { Laboratory::Queue.start unless ENV["GRITTLE_NO_QUEUE"] }
+processes > 1 ? before_worker_boot { |index| asks.call if index.zero? } : after_booted(&asks)

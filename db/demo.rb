@@ -285,7 +285,11 @@ module Demo
   APART = %w[mould_feel ball_holds ribbon_forms ribbons moisture_rounds].freeze
 
   def texture(reading, clock, composition:, seed:, tests: USUAL, as: nil, stop_at: nil)
-    felt = Grittle::Evidence::Simulator.new(seed).feel(composition, tests: tests)
+    texture_felt(reading, clock, Grittle::Evidence::Simulator.new(seed).feel(composition, tests: tests),
+                 as: as, stop_at: stop_at)
+  end
+
+  def texture_felt(reading, clock, felt, as: nil, stop_at: nil)
     clock.pass(KNEAD)
     answer(reading, felt.slice("mould_feel"))
     felt["ball_holds"] ? ball_and_ribbons(reading, felt, clock) : no_ball(reading, clock)
@@ -296,7 +300,7 @@ module Demo
     return reading.stand_at(step: stop_at) if stop_at
 
     clock.pass(ANSWER)
-    code, reason = as || [reading.assessment.key.outcomes.first.first, nil]
+    code, reason = as || [reading.assessment.key.outcomes.max_by(&:last).first, nil]
     reading.assign(reading.lock_version, code, reason: reason)
     reading.stand_at(step: "assign")
   end

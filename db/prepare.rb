@@ -17,8 +17,9 @@ module Prepare
     KeptResponse.sweep
     return if !demo || Site.exists? || Reading.exists?
 
-    require_relative "demo"
+    require_relative "demo_practice"
     Demo.load
+    Demo::Practice.load
   rescue Database::NewerThanCode
     raise Refused, "The database was made by a newer Grittle than this one. Update the code; the data is untouched."
   rescue ActiveRecord::ActiveRecordError => e

@@ -7,7 +7,7 @@ require "tmpdir"
 ENV["GRITTLE_FILES"] = Dir.mktmpdir # no picture of a spec among those that are kept
 require "database_cleaner/active_record"
 require_relative "../app/api"
-require_relative "../db/demo"
+require_relative "../db/demo_practice"
 
 Database.connect
 Database.migrate

@@ -102,6 +102,6 @@ class Fieldbook < ActiveRecord::Base
   def owners(kind)
     raise Grittle::UnknownName.new("of", kind, Photo::OWNERS.keys) unless Photo::OWNERS.key?(kind)
 
-    public_send(:"#{kind}s")
+    kind == "reading" ? on_bench : public_send(:"#{kind}s")
   end
 end

@@ -5,28 +5,30 @@
 class LaboratoryResult < ApplicationRecord
   CORE = Grittle::Practice::LaboratoryResult
   # As the laboratory wrote it, and what else may stand beside it.
-  WRITTEN = %w[sand silt clay uncertainty method silt_limit].freeze
+  WRITTEN = %w[sand silt clay uncertainty method silt_limit determinations].freeze
   BESIDE = { "laboratory" => 120, "number" => 60, "remark" => 2000 }.freeze
   DAY = Grittle::Entry::Field.new("reported_on", "Date", :date)
 
   belongs_to :sample
+  belongs_to :submission, optional: true
   belongs_to :recorded_by, class_name: "Observer", optional: true
   attribute :written, ActiveRecord::Type::Json.new
 
   # @param input [Hash{String=>Object}] WRITTEN, BESIDE and "reported_on", as typed
   # @param source [String, nil] the file it came in
+  # @param submission [Submission, nil] that it answers
   # @return [LaboratoryResult]
   # @raise [Grittle::InvalidInput]
-  def self.make(sample, input, source: nil)
-    create!(sample: sample, recorded_by: sample.profile&.recorded_by, added_at: Time.now.utc, source: source,
-            **checked(input))
+  def self.make(sample, input, source: nil, submission: nil)
+    create!(sample: sample, recorded_by: sample.place&.recorded_by, added_at: Time.now.utc, source: source,
+            submission: submission, **checked(input))
   end
 
   # @return [Hash{Symbol=>Object}] attributes ready to store
   # @raise [Grittle::InvalidInput]
   def self.checked(input)
     written = input.slice(*WRITTEN).compact.transform_values { |value| text(value, 60) }
-    CORE.new(written)
+    core(written)
     beside = BESIDE.to_h { |name, most| [name.to_sym, text(input[name], most).presence] }
     { written: written, **beside, reported_on: DAY.read(input["reported_on"].to_s) }
   end
@@ -42,7 +44,12 @@ class LaboratoryResult < ApplicationRecord
   private_class_method :text
 
   # @return [Grittle::Practice::LaboratoryResult]
-  def read = @read ||= CORE.new(written)
+  def self.core(written)
+    CORE.new(written.except("determinations"), determinations: (written["determinations"] || 1).to_i)
+  end
+
+  # @return [Grittle::Practice::LaboratoryResult]
+  def read = @read ||= LaboratoryResult.core(written)
 
   # @return [Hash{String=>Object}, nil] beside what the hand made of the sample: see
   #   Grittle::Practice::BesideLaboratory; nil where nothing was felt

@@ -93,22 +93,27 @@ class Practise < ActiveRecord::Migration[7.2]
     # A sample of a session is none of the fieldbook's.
     add_column :samples, :practice, :boolean, null: false, default: false
 
+    # token: of the caller's own, so that the laboratory makes one submission of it; report: the table as it came;
+    # taken: the revision that was imported; next_at: when the laboratory is asked again.
     create_table :submissions do |t|
       t.references :fieldbook, null: false, foreign_key: true
-      t.references :recorded_by, foreign_key: { to_table: :observers }
       t.string :laboratory, limit: 120, null: false
-      t.string :method, limit: 20, null: false
+      t.string :analysis, limit: 20, null: false
       t.string :way, limit: 20, null: false
       t.string :token, limit: 36, null: false, index: { unique: true }
       t.string :state, limit: 20, null: false
       t.string :number, limit: 60
       t.text :note
-      t.string :told, limit: 300
+      t.string :sent_by, limit: 120
+      t.json :problems
+      t.text :report, size: :medium
+      t.integer :revision, null: false, default: 0
+      t.integer :taken, null: false, default: 0
       t.integer :tries, null: false, default: 0
-      t.datetime :next_at, precision: 6
+      t.string :trouble, limit: 300
+      t.datetime :next_at, precision: 6, index: true
       t.datetime :due_at, precision: 6
       t.datetime :made_at, null: false, precision: 6
-      t.string :taken, limit: 64
     end
 
     create_table :submission_bags do |t|

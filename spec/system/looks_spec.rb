@@ -1,7 +1,19 @@
 # frozen_string_literal: true
 
 RSpec.describe "Every place" do
-  before { Demo.load }
+  before do
+    Demo.load
+    Demo::Practice.load
+    visit "/tests"
+    keys = { "set/#{klass.reference_set_id}" => Demo::Practice::KEY, "session/#{klass.id}" => "101".rjust(32, "0") }
+    page.execute_script("localStorage.setItem('grittle.keys', arguments[0])", JSON.generate(keys))
+  end
+
+  # The demo's session of three, which has ended; and a simulated sample in Maren's hand.
+  let(:klass) { PracticeSession.find_by!(kind: "group") }
+  let(:simulated) do
+    PracticeSession.make(kind: "simulated").join("Maren", "e" * 32).current.begin.tap { |one| one.stand_at(step: "ball") }
+  end
 
   let(:places) do
     ribbon = Reading.find_by!(step: "ribbon").id
@@ -18,7 +30,8 @@ RSpec.describe "Every place" do
     Reading.kept.where(id: Assignment.select(:reading_id)).find_each.with_index do |classed, place|
       LaboratoryResult.make(classed.sample, { "clay" => 12 + (4 * place), "silt" => 30 })
     end
-    person = Observer.all.max_by { |one| one.taught_readings.size }
+    person = Observer.all.max_by { |one| one.taught.count }
+    session = "/practice/sessions/#{klass.id}"
     report = Report.make(Fieldbook.current, { profile: Profile.find(tare) }).id
     { "the fieldbook" => "/", "the section" => "/profiles/#{tare}", "the ribbon" => "/readings/#{ribbon}",
       "the triangle" => "/triangle?sand=42&clay=19", "the tests" => "/tests", "the step More" => "/readings/#{more}",
@@ -28,6 +41,10 @@ RSpec.describe "Every place" do
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
       "companion tests" => "/companion-tests", "a report" => "/reports/#{report}", "reports" => "/reports",
       "hands" => "/hands", "a hand" => "/hands/#{person.id}",
+      "practice" => "/practice", "a set" => "/practice/sets/#{klass.reference_set_id}", "a session" => session,
+      "its keeper's page" => "#{session}/keeper", "its labels" => "#{session}/labels",
+      "people compared" => "#{session}/comparison", "a key to read" => "/practice/key",
+      "a simulated sample" => "/readings/#{simulated.id}",
       **CompanionTest.all.to_h { |sheet| [sheet.test, "/companion-tests/#{sheet.id}"] },
       "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
@@ -41,7 +58,7 @@ RSpec.describe "Every place" do
         self.theme = theme
         expect(page).to have_css("h1", visible: :all)
         expect(axe_violations).to be_empty, -> { "#{name}: #{axe_violations.join("\n")}" }
-        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= size.first
+        expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= size.first, name
       end
     end
   end

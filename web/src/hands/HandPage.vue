@@ -148,12 +148,12 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
           <ul>
             <li v-for="w in [...data.numbers, ...data.words]" :key="w.test" class="border-b border-rule py-1">
               <span :class="w.used ? '' : 'text-pencil'">{{ w.sentence }}</span>
-              <span class="text-pencil text-base"> {{ w.count === 1 ? '1 answer' : `${w.count} answers` }}</span>
+              <span class="text-pencil text-base ml-2">{{ w.count === 1 ? '1 answer' : `${w.count} answers` }}</span>
             </li>
             <li v-for="b in data.bias" :key="b.of" class="border-b border-rule py-1">
               <span class="first-letter:uppercase inline-block">{{ b.of }}</span> of all that is felt:
               {{ signed(b.shift) }} ± {{ points(b.sd) }} points
-              <span class="text-pencil text-base">unknown hands: 0 ± {{ b.usual_sd }}</span>
+              <span class="text-pencil text-base ml-1">unknown hands: 0 ± {{ b.usual_sd }}</span>
             </li>
           </ul>
           <p v-if="data.repeat">{{ data.repeat.sentence }}</p>

@@ -77,7 +77,7 @@ async function end(): Promise<void> {
       <section aria-labelledby="people-title" class="grid gap-2">
         <h2 id="people-title" class="text-2xl border-b-2 border-ink pb-1">People by samples</h2>
         <p v-if="!data.table?.length" class="text-pencil py-4">Nobody has sat down yet.</p>
-        <div v-else class="overflow-x-auto" tabindex="0" role="region" aria-label="People by samples">
+        <div v-else class="overflow-x-auto" tabindex="0" role="region" aria-label="Calls of each person">
           <table class="border-collapse text-center tabular-nums">
             <thead>
               <tr class="border-b-2 border-ink">

@@ -20,7 +20,7 @@ const parts = (r: NonNullable<Turn['result']>) =>
 
 <template>
   <section aria-labelledby="results-title" class="grid gap-2">
-    <h2 id="results-title" class="text-2xl border-b-2 border-ink pb-1">What is open</h2>
+    <h2 id="results-title" class="text-2xl border-b-2 border-ink pb-1">Samples whose truth is open</h2>
     <ul class="grid gap-3" aria-label="Results">
       <li
         v-for="t in newestFirst"

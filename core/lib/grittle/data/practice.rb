@@ -61,6 +61,7 @@ module Grittle
       "forgotten_days" => [30, "days", "our own", "that a tub counts nowhere for who saw its truth"],
       "teacher_sd" => [4.0, "points", "our own", "of a truth that a teacher gave, without a laboratory"],
       "guess_part" => [0.5, "of the tubs", "our own", "that a guess before water is asked of"],
+      "told_from" => [0.5, "points", "our own", "from which a shift or a bias is told as one"],
       "slope_told" => [0.1, "points a point", "our own", "from which two people's gains are said to differ"],
       "asking_draws" => [2000, "permutations", "our own", "that say whether asking for a guess changes the credit"],
       "again_least" => [2, "tubs", "our own", "that come twice in a session"],

@@ -9,6 +9,8 @@ module Grittle
       # Questions that are no matter of degree, or open every key.
       NEVER = %w[ball_holds ribbon_forms].freeze
       PARTS = LaboratoryRow::PARTS
+      # Points under which a shift or a bias is none, for a person.
+      TOLD = FIGURES["told_from"]
 
       # @param samples [Array<Array<TaughtHand::Row>>] readings of each sample
       # @param curve [OwnCurve]
@@ -115,13 +117,14 @@ module Grittle
         shift = found.figures["shift"]
         side = shift.positive? ? "later" : "earlier"
         said = "#{name(test)}: you say the next word #{Units.number(shift.abs.round(1))} points #{side}"
-        told(test, found, shift.abs < 0.5 ? "#{name(test)}: as others do" : said)
+        told(test, found, shift.abs < TOLD ? "#{name(test)}: as others do" : said)
       end
 
       def told_number(test, found)
         bias = found.figures["bias"]
         side = bias.positive? ? "too high" : "too low"
-        told(test, found, "#{name(test)}: #{Units.number(bias.abs.round(1))} points #{side}")
+        said = "#{name(test)}: #{Units.number(bias.abs.round(1))} points #{side}"
+        told(test, found, bias.abs < TOLD ? "#{name(test)}: right on average" : said)
       end
 
       def told(test, found, sentence)

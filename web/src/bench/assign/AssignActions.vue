@@ -61,6 +61,7 @@ useBenchKeys((pressed) => {
       <button type="button" class="button px-2" @click="choosing = true">Other class</button>
       <button type="button" class="button px-2" @click="record = true">The record</button>
       <button
+        v-if="!reading.turn"
         type="button"
         class="button px-2"
         :aria-pressed="has(reading.id)"
@@ -69,14 +70,24 @@ useBenchKeys((pressed) => {
       >
         Set beside
       </button>
-      <button type="button" class="button px-2" @click="ask('reading', reading.id, () => void router.push(back))">
+      <button
+        v-if="!reading.turn"
+        type="button"
+        class="button px-2"
+        @click="ask('reading', reading.id, () => void router.push(back))"
+      >
         Delete
       </button>
-      <button v-if="!reading.profile" type="button" class="button px-2 col-span-2" @click="details = true">
+      <button
+        v-if="!reading.profile && !reading.turn"
+        type="button"
+        class="button px-2 col-span-2"
+        @click="details = true"
+      >
         Name, place, photo
       </button>
     </div>
-    <WhatHangs />
+    <WhatHangs v-if="!reading.turn" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2 mt-1" />
     <OverrideDialog :open="choosing" @close="choosing = false" />
     <PalmfulDialog v-if="details" :reading="reading" @close="details = false" />

@@ -112,7 +112,7 @@ useBenchKeys((key) => {
       </button>
       <RouterLink v-if="card" :to="card" class="button px-3 text-lg">Colour, smell, organic matter</RouterLink>
       <button
-        v-else-if="!bench.reading.value!.profile"
+        v-else-if="!bench.reading.value!.profile && !bench.reading.value!.turn"
         type="button"
         class="button px-3 text-lg"
         @click="details = true"

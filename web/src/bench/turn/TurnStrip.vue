@@ -56,7 +56,7 @@ async function feel(): Promise<void> {
     <p>
       <span class="text-lg">{{ turn.simulated ? 'Simulated sample' : 'Code in your hand' }}</span>{{ ' '
       }}<b class="text-3xl tabular-nums align-middle">{{ turn.code }}</b>
-      <span v-if="turn.count" class="text-lg"> {{ turn.place }} of {{ turn.count }}</span>
+      <span v-if="turn.count" class="text-lg ml-3">{{ turn.place }} of {{ turn.count }}</span>
     </p>
     <p v-if="turn.closed" class="text-lg">Closed. What is changed now counts nowhere.</p>
     <p v-else-if="turn.guess && !bench.reading.value!.expected && !turn.simulated" class="text-lg">
