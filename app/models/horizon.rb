@@ -52,8 +52,9 @@ class Horizon < ApplicationRecord
 
   # @param felt [Boolean] with what was felt in the reading that speaks, beside what is kept of it
   # @param taken_for [String, nil] a USDA class in place of the one that was given
+  # @param measured [LaboratoryResult, nil] in place of what was felt
   # @return [Hash{String=>Object}] the horizon as the core takes it
-  def describe(felt: false, taken_for: nil)
+  def describe(felt: false, taken_for: nil, measured: nil)
     {
       "designation" => designation,
       "upper_cm" => upper_cm.to_f,
@@ -62,7 +63,7 @@ class Horizon < ApplicationRecord
       "seen" => seen,
       "moist_colour" => moist_colour,
       "reported_class" => reported_class&.named,
-      "readings" => readings.map { |reading| whole(reading, felt: felt, taken_for: taken_for) },
+      "readings" => readings.map { |reading| whole(reading, felt: felt, taken_for: taken_for, measured: measured) },
       **(felt ? { "tests" => tests } : {})
     }
   end
@@ -142,6 +143,13 @@ class Horizon < ApplicationRecord
     end
   end
 
+  # The newest result of the samples that speak for it, by the limit of the USDA's silt.
+  # @return [LaboratoryResult, nil]
+  def laboratory_result
+    all = LaboratoryResult.where(sample: samples.reject { |sample| sample.removed_at || sample.disturbed })
+    all.order(id: :desc).find { |result| result.read.comparable? }
+  end
+
   private
 
   # What the choice of the reading that speaks goes by.
@@ -154,15 +162,22 @@ class Horizon < ApplicationRecord
     }
   end
 
-  def whole(reading, felt:, taken_for:)
+  def whole(reading, felt:, taken_for:, measured:)
     speaks = reading.id == speaks_id
     told(reading).merge(
       "by" => reading.textured_by&.name,
       "day" => reading.started_at.to_date.iso8601,
       "verdict" => (reading.kept_verdict if speaks),
       **(felt && speaks ? of_hand(reading) : {}),
+      **(measured && speaks ? of_laboratory(measured) : {}),
       **(taken_for && speaks ? { "named" => { "system" => "usda", "code" => taken_for } } : {})
     )
+  end
+
+  # The laboratory's class and composition in place of the hand's.
+  def of_laboratory(result)
+    { "laboratory" => { "percents" => result.read.percents, "sds" => result.read.sds },
+      "named" => { "system" => "usda", "code" => Grittle::Triangles::USDA.classify(result.read.composition).code } }
   end
 
   def of_hand(reading)

@@ -108,10 +108,14 @@ class Profile < ApplicationRecord
   # @param assumed [Hash{String=>Numeric}] see Grittle::Consequences::Interpretation
   # @param what_if [Hash{Integer=>String}] by horizon, a USDA class that it is taken for
   # @param table [Hash{String=>Object}, nil] the assessor's own, see AssessorTable#describe
+  # @param from [String] "laboratory" takes its result where a horizon has one
   # @return [Hash{String=>Object}] as Grittle.interpret has it
   # @raise [Grittle::UnknownName]
-  def interpret(assumed: {}, what_if: {}, table: nil)
-    layers = horizons.map { |horizon| horizon.describe(felt: true, taken_for: what_if[horizon.id]) }
+  def interpret(assumed: {}, what_if: {}, table: nil, from: "hand")
+    layers = horizons.map do |horizon|
+      measured = horizon.laboratory_result if from == "laboratory"
+      horizon.describe(felt: true, taken_for: what_if[horizon.id], measured: measured)
+    end
     Grittle.interpret(describe(layers).merge("seen" => seen, "assumed" => assumed, "table" => table),
                       estimates: Reading.method(:estimate))
   end

@@ -20,6 +20,9 @@ module Stamp
         WHERE horizons.profile_id = profiles.id),
       (SELECT COUNT(*) FROM samples JOIN laboratory_results ON laboratory_results.sample_id = samples.id
         WHERE samples.profile_id = profiles.id),
+      (SELECT COUNT(*) FROM horizons JOIN samples ON samples.horizon_id = horizons.id
+          JOIN laboratory_results ON laboratory_results.sample_id = samples.id
+        WHERE horizons.profile_id = profiles.id),
       (SELECT CONCAT(COUNT(*), ',', COUNT(findings.taken_back_at), ',', COUNT(findings.deletion_id))
         FROM samples JOIN findings ON findings.sample_id = samples.id
         WHERE samples.profile_id = profiles.id),
@@ -44,6 +47,7 @@ module Stamp
         profiles.lock_version, profiles.updated_at, sites.lock_version, sites.updated_at,
         (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons
           WHERE horizons.profile_id = profiles.id),
+        (SELECT COUNT(*) FROM laboratory_results WHERE laboratory_results.sample_id = samples.id),
         (SELECT CONCAT(COUNT(*), ',', COUNT(removed_at)) FROM photos
           WHERE photos.of = 'reading' AND photos.of_id = readings.id))
     FROM readings JOIN samples ON samples.id = readings.sample_id

@@ -3,6 +3,8 @@
 module Routes
   # What a profile means for water, roots and work.
   module Interpretation
+    # From what consequences are reckoned.
+    FROM = { "hand" => "What the hand felt", "laboratory" => "The laboratory’s result" }.freeze
     # What a person may assume of the profile, and within what.
     ASSUMED = {
       "amount_mm" => 0..500, "root_depth_cm" => 1..1000, "daily_mm" => 0.1..50, "share" => 0.05..1,
@@ -17,8 +19,11 @@ module Routes
       app.get "/api/profiles/:id/interpretation" do
         profile = fieldbook.profiles.preload(Profile::WITH_READINGS).find(params[:id])
         taken_for = params["taken_for"].presence ? { params["horizon_id"].to_i => params["taken_for"] } : {}
-        answer profile.interpret(assumed: Interpretation.assumed(params, profile.horizons), what_if: taken_for,
-                                 table: Interpretation.table(params, fieldbook))
+        from = params["from"].presence || "hand"
+        ApplicationRecord.one_of(:from, from, FROM)
+        found = profile.interpret(assumed: Interpretation.assumed(params, profile.horizons), what_if: taken_for,
+                                  table: Interpretation.table(params, fieldbook), from: from)
+        answer found.merge("measured" => profile.horizons.any?(&:laboratory_result))
       end
     end
 

@@ -96,7 +96,8 @@ module CatalogueSerializer
       fields: Grittle::Entry::Fields::ALL.transform_values { |fields| fields.values.map(&:to_h) },
       sample_kinds: choices(Grittle::Entry::Fields::SAMPLE_KINDS),
       laboratory: {
-        methods: choices(Grittle::Practice::LaboratoryResult::METHODS),
+        methods: choices(Grittle::Practice::LaboratoryResult::METHODS), ways: choices(Submission::WAYS),
+        from: choices(Routes::Interpretation::FROM),
         silt_limit: Grittle::Practice::LaboratoryResult::USUAL_LIMIT.to_s
       },
       companion_kinds: CompanionSerializer.kinds,

@@ -63,10 +63,10 @@ module DescriptionSerializer
   end
 
   # @param sample [Sample]
+  # @param reading [Reading, nil] that it stands beside
   # @return [Array<Hash>] schema LaboratoryResult, the newest first: that one stands
-  def laboratory(sample)
+  def laboratory(sample, reading = sample.readings.last)
     sample.laboratory_results.reverse.map do |result|
-      reading = sample.readings.last
       {
         **result.slice("id", "laboratory", "number", "reported_on", "remark", "source").symbolize_keys,
         said: result.read.to_s,

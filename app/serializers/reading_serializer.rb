@@ -31,6 +31,7 @@ module ReadingSerializer
       cautions: cautions(reading),
       **palmful(reading.sample),
       photos: DescriptionSerializer.photos(reading, reading.pictures),
+      laboratory: (evidence == "none" ? [] : DescriptionSerializer.laboratory(reading.sample, reading)),
       own_hand: (own_hand(reading) if evidence != "none"),
       turn: turn(reading)
     }

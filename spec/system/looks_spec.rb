@@ -15,6 +15,10 @@ RSpec.describe "Every place" do
     PracticeSession.make(kind: "simulated").join("Maren", "e" * 32).current.begin.tap { |one| one.stand_at(step: "ball") }
   end
 
+  let(:submission) do
+    bag = Sample.make(Profile.find_by!(name: "Tare 1"), [{ kind: "bag", label: "Bag 1", upper_cm: 30 }])
+    Submission.make(bag, laboratory: "Invented laboratory", analysis: "pipette", way: "paper")
+  end
   let(:places) do
     ribbon = Reading.find_by!(step: "ribbon").id
     more = Reading.find_by!(step: "assign").id
@@ -41,7 +45,7 @@ RSpec.describe "Every place" do
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
       "companion tests" => "/companion-tests", "a report" => "/reports/#{report}", "reports" => "/reports",
       "hands" => "/hands", "a hand" => "/hands/#{person.id}",
-      "practice" => "/practice", "a set" => "/practice/sets/#{klass.reference_set_id}", "a session" => session,
+      "laboratory" => "/laboratory", "a submission" => "/laboratory/#{submission.id}", "practice" => "/practice", "a set" => "/practice/sets/#{klass.reference_set_id}", "a session" => session,
       "its keeper's page" => "#{session}/keeper", "its labels" => "#{session}/labels",
       "people compared" => "#{session}/comparison", "a key to read" => "/practice/key",
       "a simulated sample" => "/readings/#{simulated.id}",

@@ -112,6 +112,19 @@ export const router = createRouter({
       meta: { title: 'People compared' },
     },
     {
+      path: '/laboratory',
+      name: 'laboratory',
+      component: () => import('./laboratory/SubmissionsPage.vue'),
+      meta: { title: 'Laboratory' },
+    },
+    {
+      path: '/laboratory/:id(\\d+)',
+      name: 'submission',
+      component: () => import('./laboratory/SubmissionPage.vue'),
+      props: ({ params }) => ({ id: Number(params.id) }),
+      meta: { title: 'Submission' },
+    },
+    {
       path: '/reports',
       name: 'reports',
       component: () => import('./reports/ReportsPage.vue'),

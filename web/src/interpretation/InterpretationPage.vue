@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useTitle } from '@vueuse/core'
 import { computed, ref, toRef, watch } from 'vue'
-import { useProfile } from '@/api'
+import { useProfile, useWords } from '@/api'
+import ChoiceField from '@/shared/ChoiceField.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
@@ -44,6 +45,7 @@ const tests = computed(() => {
   const told = matters.value.filter(({ verdict }) => verdict === 'yes').flatMap(({ list }) => list)
   return [...new Set(told.flatMap(({ test }) => (test ? [`${test.name} of ${test.horizon} (${test.seconds} s)`] : [])))]
 })
+const words = useWords()
 const lower = (label: string) => label.charAt(0).toLowerCase() + label.slice(1)
 const at = ref(0)
 const organic = computed(() => {
@@ -121,6 +123,14 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
         No horizon has a texture yet.
       </p>
       <template v-else>
+        <ChoiceField
+          v-if="follows.measured"
+          :model-value="assumed.from || words.laboratory.from[0]!.value"
+          label="Where a laboratory has a result, reckon from"
+          :options="words.laboratory.from"
+          class="print:hidden"
+          @update:model-value="assumed.from = $event"
+        />
         <section aria-labelledby="matters-title" data-matters>
           <h2 id="matters-title" class="text-2xl">Does it matter to be one class away?</h2>
           <dl class="grid desk:grid-cols-[12rem_1fr] gap-x-4 gap-y-0.5">
@@ -249,6 +259,9 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
             <p>
               <b>{{ layer.designation }}, {{ range(layer.upper_cm, layer.lower_cm) }}:</b>
               {{ Object.values(layer.phrases).join('; ') }}.
+              <span v-if="follows.measured" class="text-pencil" data-from
+                >From {{ lower(words.laboratory.from.find(({ value }) => value === layer!.from)!.name) }}.</span
+              >
             </p>
             <div
               v-if="others.length"

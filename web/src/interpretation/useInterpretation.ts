@@ -19,6 +19,7 @@ export type Assumed = {
   table_id: string
   base_cm: string
   interest_cm: string
+  /** hand, or laboratory where there is a result */ from: string
 }
 /** What a person assumes of single horizons, by their number. */
 export type OfHorizons = Record<'organic_matter' | 'density_factor', Record<number, string>>
@@ -37,6 +38,7 @@ export function useInterpretation(id: Ref<number>) {
     table_id: '',
     base_cm: '',
     interest_cm: '',
+    from: '',
   })
   const ofHorizons = reactive<OfHorizons>({ organic_matter: {}, density_factor: {} })
   const listed = (of: Record<number, string>) =>

@@ -7,7 +7,10 @@ import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
 // What a laboratory found in one sample, as it wrote it.
-const props = defineProps<{ sample: Schemas['Sample'] }>()
+const props = defineProps<{
+  sample: Pick<Schemas['Sample'], 'id'> & Partial<Schemas['Sample']>
+  /** What it is called; else by its label and depth. */ called?: string
+}>()
 const emit = defineEmits<{ close: [] }>()
 const { saving, problem, at, general, send } = useForm<Profile>()
 const words = useWords()
@@ -35,7 +38,7 @@ async function save(): Promise<void> {
   <SheetDialog
     open
     wide
-    :title="`Laboratory: ${sample.label ?? sample.kind_name}, ${sample.depth}`"
+    :title="`Laboratory: ${called ?? `${sample.label ?? sample.kind_name}, ${sample.depth}`}`"
     @close="$emit('close')"
   >
     <form class="grid gap-4" novalidate @submit.prevent="save">

@@ -42,8 +42,11 @@ function withEstimate(saved: Reading, before: Reading | undefined): Reading | un
   if (saved.assessment.evidence) return saved
   if (!before) return undefined
   const { assigned } = saved
+  const { own_hand, laboratory } = before
   return {
     ...saved,
+    own_hand,
+    laboratory,
     estimateFollows: true,
     assessment: { ...saved.assessment, evidence: before.assessment.evidence },
     assigned: assigned && { ...assigned, estimate: before.assigned?.estimate },

@@ -23,7 +23,8 @@ module Grittle
       CLASSED_TO = 150
 
       # One horizon with what follows from it; figures is nil where it has no texture.
-      Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, :tests, keyword_init: true) do
+      # +from+: whether it is reckoned from the hand or from a laboratory's result.
+      Layer = Struct.new(:described, :figures, :assumed, :organic_matter, :by, :tests, :from, keyword_init: true) do
         # What is said of it: of organic carbon only where it is known, and in topsoil.
         # @return [Array<Consequence>]
         def consequences
@@ -88,6 +89,7 @@ module Grittle
                   Consequences.assumed_organic_matter(depths.upper, depths.lower)
         Layer.new(described: described, figures: figures(described, reading, organic), organic_matter: organic,
                   tests: found(tests, described, reading), by: reading&.values_at("by", "day"),
+                  from: reading && reading["laboratory"] ? "laboratory" : "hand",
                   assumed: told.nil? && given_of(described, "organic_matter").nil?)
       end
 
@@ -110,7 +112,11 @@ module Grittle
         estimate.keep([described.named&.to_h, more]) { HorizonFigures.new(estimate, assigned: described.named, **more) }
       end
 
+      # What the laboratory found takes the place of what was felt where it is given.
       def estimated(reading)
+        found = reading["laboratory"]
+        return Practice::MeasuredEstimate.new(*found.values_at("percents", "sds")) if found
+
         method = (reading["method"] || {}).transform_keys(&:to_s)
         @estimates.call(reading["observations"] || {}, method["curve"] || Curves::DEFAULT, reading["hand"])
       end
@@ -120,7 +126,7 @@ module Grittle
         {
           "designation" => described.designation, "upper_cm" => described.depths.upper,
           "lower_cm" => described.depths.lower, "named" => described.named&.describe,
-          "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
+          "from" => layer.from, "organic_matter" => { "percent" => layer.organic_matter, "assumed" => layer.assumed },
           "fragments_percent" => described.seen["fragments_percent"],
           "held" => held(layer), "parts" => layer.figures&.parts,
           "neighbours" => neighbours(layer),
