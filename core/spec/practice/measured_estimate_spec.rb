@@ -18,10 +18,10 @@ RSpec.describe Grittle::Practice::MeasuredEstimate do
                 "laboratory" => { "percents" => { "sand" => 20, "silt" => 60, "clay" => 20 }, "sds" => {} } }
     horizon = { "designation" => "A", "upper_cm" => 0, "lower_cm" => 20 }
     found = [reading, reading.except("laboratory")].map do |one|
-      Grittle.interpret("horizons" => [horizon.merge("readings" => [one])])["horizons"].first
+      Grittle.interpret({ "horizons" => [horizon.merge("readings" => [one])] })["horizons"].first
     end
     expect(found.map { |one| one["from"] }).to eq %w[laboratory hand]
-    held = found.map { |one| one["figures"].find { |figure| figure["name"] == "available_water" } }
+    held = found.map { |one| one["figures"].find { |figure| figure["id"] == "available_water" } }
     expect(held.first).not_to eq held.last
   end
 end

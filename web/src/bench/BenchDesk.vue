@@ -172,10 +172,10 @@ useBenchKeys((key) => {
       </main>
       <div class="hidden desk:flex flex-col min-h-0 border-l-[2.5px] border-ink bg-leaf">
         <GuideStrip v-if="route.query.guide && wide" class="m-3 mb-0" />
-        <p v-if="hidden" class="grow px-4 py-4 leading-snug" data-hidden>
+        <aside v-if="hidden" class="grow px-4 py-4 leading-snug" aria-label="Verdict so far, put away" data-hidden>
           <b>You decide.</b> The key’s verdict is put away until you have called the class. This trains the decision,
           not the hand.
-        </p>
+        </aside>
         <AssignActions
           v-else-if="wide && bench.step.value === 'assign'"
           class="grow min-h-0 overflow-y-auto px-4 py-3"

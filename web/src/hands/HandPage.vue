@@ -70,7 +70,9 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
     <PageHead :title="data.name" line="Ribbons and words beside known soil" back="/hands" back-name="Hands">
       <RouterLink to="/practice" class="button button-desk">Practice</RouterLink>
     </PageHead>
-    <main class="px-4 desk:px-6 py-4 grid gap-x-10 gap-y-6 desk:grid-cols-[3fr_2fr] content-start items-start">
+    <main
+      class="px-4 desk:px-6 py-4 grid gap-x-10 gap-y-6 grid-cols-[minmax(0,1fr)] desk:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] content-start items-start"
+    >
       <div class="grid gap-4">
         <div class="grid gap-1" role="status">
           <p v-for="(s, i) in data.sentences" :key="s" :class="i ? '' : 'text-2xl font-semibold'">{{ s }}</p>
@@ -142,7 +144,7 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
           <p>{{ data.drift.sentence ?? 'No sign of it: the line stays within its limits.' }}</p>
         </section>
       </div>
-      <div class="grid gap-6">
+      <div class="grid grid-cols-[minmax(0,1fr)] gap-6">
         <section v-if="data.pairs.length" aria-labelledby="else-title" class="grid gap-1">
           <h2 id="else-title" class="text-2xl">What else is known of the hand</h2>
           <ul>

@@ -11,7 +11,7 @@ const unmet = computed(() => props.skills.classes.filter(({ count }) => !count).
 </script>
 
 <template>
-  <section aria-labelledby="skills-title" class="grid gap-3">
+  <section aria-labelledby="skills-title" class="grid grid-cols-[minmax(0,1fr)] gap-3">
     <h2 id="skills-title" class="text-2xl">Practice</h2>
     <p>
       {{ skills.samples === 1 ? '1 sample' : `${skills.samples} samples` }} counted; {{ skills.streak }} in a row with

@@ -55,7 +55,7 @@ async function save(): Promise<void> {
       <button type="button" class="button button-main" @click="emit('close')">Close</button>
     </div>
     <form v-else-if="found" class="grid gap-4" novalidate @submit.prevent="save">
-      <div class="overflow-x-auto" tabindex="0" role="region" aria-label="What would be imported">
+      <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="What would be imported">
         <table class="w-full text-lg">
           <thead>
             <tr class="border-b-2 border-ink text-left">

@@ -43,8 +43,8 @@ const range = (interval: number[] | null | undefined) =>
       :back="keyOf(`set/${data.line.set_id}`) ? `/practice/sessions/${id}/keeper` : `/practice/sessions/${id}`"
       back-name="The session"
     />
-    <main class="px-4 desk:px-6 py-4 grid gap-8 content-start">
-      <section aria-labelledby="effects-title" class="grid gap-2 max-w-3xl">
+    <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-8 content-start">
+      <section aria-labelledby="effects-title" class="grid grid-cols-[minmax(0,1fr)] gap-2 max-w-3xl">
         <h2 id="effects-title" class="text-2xl border-b-2 border-ink pb-1">Who reads more clay, who less</h2>
         <p class="text-pencil">
           Mean over samples of a person’s clay less the mean of all who read the sample, points.
@@ -73,7 +73,7 @@ const range = (interval: number[] | null | undefined) =>
           </li>
         </ul>
       </section>
-      <section aria-labelledby="pairs-title" class="grid gap-3">
+      <section aria-labelledby="pairs-title" class="grid grid-cols-[minmax(0,1fr)] gap-3">
         <h2 id="pairs-title" class="text-2xl border-b-2 border-ink pb-1">Two people</h2>
         <p v-if="!data.pairs.length" class="text-pencil">No two people have closed the same sample yet.</p>
         <template v-else>
@@ -121,7 +121,7 @@ const range = (interval: number[] | null | undefined) =>
           </div>
         </template>
       </section>
-      <section aria-labelledby="truth-title" class="grid gap-3">
+      <section aria-labelledby="truth-title" class="grid grid-cols-[minmax(0,1fr)] gap-3">
         <h2 id="truth-title" class="text-2xl border-b-2 border-ink pb-1">Each against the truth</h2>
         <div class="grid desk:grid-cols-2 gap-x-10 gap-y-6 items-start">
           <div v-for="p in data.against_truth" :key="p.name" class="grid gap-3">

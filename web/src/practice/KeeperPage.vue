@@ -48,11 +48,11 @@ async function end(): Promise<void> {
         >
       </template>
     </PageHead>
-    <main v-if="data.role !== 'keeper'" class="px-4 desk:px-6 py-6 grid gap-3 content-start">
+    <main v-if="data.role !== 'keeper'" class="px-4 desk:px-6 py-6 grid grid-cols-[minmax(0,1fr)] gap-3 content-start">
       <p class="text-xl">Only who fills the tubs sees this: the key of the set is not on this device.</p>
       <p><RouterLink :to="`/practice/sessions/${id}`" class="button">Read in this session</RouterLink></p>
     </main>
-    <main v-else class="px-4 desk:px-6 py-4 grid gap-6 content-start">
+    <main v-else class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-6 content-start">
       <div class="flex flex-wrap items-end gap-x-10 gap-y-3">
         <p v-if="data.join_code" class="leading-tight">
           <span class="text-pencil">Code to join</span>
@@ -74,10 +74,10 @@ async function end(): Promise<void> {
         </p>
       </div>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <section aria-labelledby="people-title" class="grid gap-2">
+      <section aria-labelledby="people-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
         <h2 id="people-title" class="text-2xl border-b-2 border-ink pb-1">People by samples</h2>
         <p v-if="!data.table?.length" class="text-pencil py-4">Nobody has sat down yet.</p>
-        <div v-else class="overflow-x-auto" tabindex="0" role="region" aria-label="Calls of each person">
+        <div v-else class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Calls of each person">
           <table class="border-collapse text-center tabular-nums">
             <thead>
               <tr class="border-b-2 border-ink">
@@ -106,7 +106,7 @@ async function end(): Promise<void> {
           </table>
         </div>
       </section>
-      <section v-if="data.ranking?.length" aria-labelledby="ranking-title" class="grid gap-2">
+      <section v-if="data.ranking?.length" aria-labelledby="ranking-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
         <h2 id="ranking-title" class="text-2xl border-b-2 border-ink pb-1">By credit</h2>
         <ol class="list-decimal pl-6">
           <li v-for="r in data.ranking" :key="r.name ?? ''">

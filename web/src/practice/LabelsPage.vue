@@ -22,9 +22,13 @@ const print = () => window.print()
     >
       <button v-if="codes.length" type="button" class="button button-main" @click="print">Print</button>
     </PageHead>
-    <main class="px-4 desk:px-6 py-4 grid gap-6 content-start">
+    <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-6 content-start">
       <p v-if="!codes.length">Only who fills the tubs sees this: the key of the set is not on this device.</p>
-      <section v-else aria-labelledby="list-title" class="grid gap-2 max-w-xl print:break-after-page">
+      <section
+        v-else
+        aria-labelledby="list-title"
+        class="grid grid-cols-[minmax(0,1fr)] gap-2 max-w-xl print:break-after-page"
+      >
         <h2 id="list-title" class="text-2xl border-b-2 border-ink pb-1">For who fills the tubs</h2>
         <p class="text-pencil">A tub with two codes is filled twice.</p>
         <table class="w-full tabular-nums">
@@ -42,7 +46,7 @@ const print = () => window.print()
           </tbody>
         </table>
       </section>
-      <section v-if="codes.length" aria-labelledby="cut-title" class="grid gap-2">
+      <section v-if="codes.length" aria-labelledby="cut-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
         <h2 id="cut-title" class="text-2xl border-b-2 border-ink pb-1 print:hidden">To cut out</h2>
         <ul class="grid grid-cols-2 desk:grid-cols-4 print:grid-cols-4" aria-label="Labels">
           <li

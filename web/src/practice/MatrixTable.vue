@@ -10,7 +10,7 @@ const look = (i: number, j: number): string => {
 </script>
 
 <template>
-  <div class="overflow-x-auto" tabindex="0" role="region" :aria-label="`${down} by ${across}`">
+  <div class="relative overflow-x-auto min-w-0" tabindex="0" role="region" :aria-label="`${down} by ${across}`">
     <table class="border-collapse tabular-nums text-base text-center">
       <caption class="text-left text-pencil pb-1">
         Down:

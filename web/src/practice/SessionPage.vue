@@ -90,7 +90,7 @@ const line = computed(() =>
         >People compared</RouterLink
       >
     </PageHead>
-    <main v-if="!me" class="px-4 desk:px-6 py-6 grid gap-4 content-start max-w-xl">
+    <main v-if="!me" class="px-4 desk:px-6 py-6 grid grid-cols-[minmax(0,1fr)] gap-4 content-start max-w-xl">
       <p v-if="data.ended_at" class="text-xl">This session has ended.</p>
       <form v-else class="grid gap-3" novalidate @submit.prevent="sit">
         <TextField v-model="name" label="Who reads" first :error="trouble" />
@@ -99,9 +99,9 @@ const line = computed(() =>
         </p>
       </form>
     </main>
-    <main v-else class="px-4 desk:px-6 py-4 grid gap-6 content-start">
+    <main v-else class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-6 content-start">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
-      <section v-if="!data.ended_at" aria-label="What comes next" class="grid gap-3">
+      <section v-if="!data.ended_at" aria-label="What comes next" class="grid grid-cols-[minmax(0,1fr)] gap-3">
         <div class="flex flex-wrap items-center gap-4">
           <p v-if="current" class="text-6xl font-extrabold tabular-nums leading-none" data-code>{{ current.code }}</p>
           <button v-if="said" type="button" class="button button-main text-xl" :disabled="busy" @click="take">
@@ -151,17 +151,17 @@ const line = computed(() =>
       </p>
       <ResultRows v-if="open.length" :turns="open" :simulated="simulated" />
       <div v-if="me.scores.count" class="grid desk:grid-cols-2 gap-x-10 gap-y-6 items-start">
-        <section aria-labelledby="right-title" class="grid gap-2">
+        <section aria-labelledby="right-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
           <h2 id="right-title" class="text-2xl border-b-2 border-ink pb-1">How often right</h2>
           <ScoreLines :scores="me.scores" />
         </section>
-        <section v-if="me.matrix" aria-labelledby="matrix-title" class="grid gap-2">
+        <section v-if="me.matrix" aria-labelledby="matrix-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
           <h2 id="matrix-title" class="text-2xl border-b-2 border-ink pb-1">Truth by call</h2>
           <MatrixTable v-bind="me.matrix" down="the truth" across="what you called" />
         </section>
         <GuessLines :guessing="me.guessing" />
       </div>
-      <section v-if="data.others" aria-labelledby="others-title" class="grid gap-2">
+      <section v-if="data.others" aria-labelledby="others-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
         <h2 id="others-title" class="text-2xl border-b-2 border-ink pb-1">The others, without names</h2>
         <ul class="grid" aria-label="Calls of the others">
           <li v-for="o in data.others" :key="o.label" class="border-b border-rule py-1">
@@ -174,7 +174,7 @@ const line = computed(() =>
           </li>
         </ul>
       </section>
-      <section v-if="data.ranking" aria-labelledby="ranking-title" class="grid gap-2">
+      <section v-if="data.ranking" aria-labelledby="ranking-title" class="grid grid-cols-[minmax(0,1fr)] gap-2">
         <h2 id="ranking-title" class="text-2xl border-b-2 border-ink pb-1">Credits of the group</h2>
         <ol class="list-decimal pl-6">
           <li v-for="(r, i) in data.ranking" :key="i">{{ credit(r.credit) }} over {{ r.closed }}</li>

@@ -123,8 +123,8 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
         Tubs as CSV
       </button>
     </PageHead>
-    <main v-if="data.keeps" class="px-4 desk:px-6 py-4 grid gap-8 content-start">
-      <section aria-labelledby="tubs-title" class="grid gap-3">
+    <main v-if="data.keeps" class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-8 content-start">
+      <section aria-labelledby="tubs-title" class="grid grid-cols-[minmax(0,1fr)] gap-3">
         <h2 id="tubs-title" class="text-2xl border-b-2 border-ink pb-1">Tubs and what is in them</h2>
         <p class="text-pencil">
           Truth by {{ origin?.toLowerCase() }}. Good sets have 8 to 16 tubs, five classes or more, clay from under 10 to
@@ -164,7 +164,7 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
           </div>
         </details>
       </section>
-      <section aria-labelledby="begin-title" class="grid gap-4">
+      <section aria-labelledby="begin-title" class="grid grid-cols-[minmax(0,1fr)] gap-4">
         <h2 id="begin-title" class="text-2xl border-b-2 border-ink pb-1">Begin a session</h2>
         <ChoiceField v-model="kind" label="Who reads" :options="words.practice.kinds" />
         <div class="grid gap-1 max-w-xl">
@@ -203,7 +203,7 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
           </li>
         </ul>
       </section>
-      <section aria-labelledby="key-title" class="grid gap-2 max-w-3xl">
+      <section aria-labelledby="key-title" class="grid grid-cols-[minmax(0,1fr)] gap-2 max-w-3xl">
         <h2 id="key-title" class="text-2xl border-b-2 border-ink pb-1">The key of this set</h2>
         <p>
           Who has it sees what is in the tubs. It is on this device; before somebody else reads here, write it down and
@@ -220,7 +220,7 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
         </div>
       </section>
     </main>
-    <main v-else class="px-4 desk:px-6 py-6 grid gap-4 content-start max-w-2xl">
+    <main v-else class="px-4 desk:px-6 py-6 grid grid-cols-[minmax(0,1fr)] gap-4 content-start max-w-2xl">
       <p class="text-xl">Only who fills the tubs sees what is in them.</p>
       <form class="grid gap-2" novalidate @submit.prevent="useKey">
         <TextField

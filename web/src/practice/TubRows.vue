@@ -41,7 +41,7 @@ const text = (value: unknown): string => (value === undefined || value === null 
 </script>
 
 <template>
-  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Tubs">
+  <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Tubs">
     <table class="border-collapse">
       <thead>
         <tr class="text-left border-b-2 border-ink">

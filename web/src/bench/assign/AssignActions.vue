@@ -8,6 +8,7 @@ import PalmfulDialog from '@/palmfuls/PalmfulDialog.vue'
 import SchoolStrip from '@/schools/SchoolStrip.vue'
 import ContradictionNotes from '@/bench/verdict/ContradictionNotes.vue'
 import OverrideDialog from './OverrideDialog.vue'
+import LaboratoryPart from './LaboratoryPart.vue'
 import RecordDialog from './RecordDialog.vue'
 import WhatHangs from './WhatHangs.vue'
 import { useNaming } from '@/bench/useNaming'
@@ -88,6 +89,7 @@ useBenchKeys((pressed) => {
       </button>
     </div>
     <WhatHangs v-if="!reading.turn" />
+    <LaboratoryPart v-if="given && !reading.turn" :reading="reading" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2 mt-1" />
     <OverrideDialog :open="choosing" @close="choosing = false" />
     <PalmfulDialog v-if="details" :reading="reading" @close="details = false" />

@@ -6,7 +6,6 @@ import { fillOf } from '@/drawing/grain'
 import TextureTriangle from '@/drawing/TextureTriangle.vue'
 import CautionNote from '@/shared/CautionNote.vue'
 import AssignActions from './AssignActions.vue'
-import LaboratoryPart from './LaboratoryPart.vue'
 import OwnHandLine from '@/bench/verdict/OwnHandLine.vue'
 import EstimateBars from '@/bench/verdict/EstimateBars.vue'
 import SetScale from '@/bench/ribbon/SetScale.vue'
@@ -126,7 +125,6 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
           {{ evidence.beside_key.sentence }}
         </p>
       </section>
-      <LaboratoryPart v-if="reading.assigned && !reading.turn" :reading="reading" />
     </div>
     <figure class="grid gap-2 content-start">
       <TextureTriangle
