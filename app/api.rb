@@ -48,6 +48,7 @@ require_relative "routes/laboratory"
 require_relative "routes/practice"
 require_relative "routes/readings"
 require_relative "routes/reports"
+require_relative "routes/survey"
 
 # The routes under /api, and where the core's refusals become statuses.
 class Api < Sinatra::Base
@@ -67,6 +68,8 @@ class Api < Sinatra::Base
     "ReferenceSet" => "set of reference samples",
     "PracticeSession" => "session",
     "Turn" => "sample of a session",
+    "SurveyMap" => "survey map",
+    "DoubleReading" => "double reading that waits",
     "Submission" => "submission",
     "KeyDrill" => "reading of a key"
   }.freeze
@@ -101,6 +104,7 @@ class Api < Sinatra::Base
   register Routes::Practice
   register Routes::Readings
   register Routes::Reports
+  register Routes::Survey
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
   QUERY = [

@@ -4,7 +4,8 @@ require_relative "demo"
 
 module Demo
   # Two sets of tubs and who read them: Maren by herself, whose ribbons come out long, so that a curve of her own is
-  # learnt; and a class of three. What is in the tubs is invented, and felt by the core's simulator.
+  # learnt; and a class of three. What is in the tubs is invented, and felt by the core's simulator. And a map of a
+  # survey, invented too.
   class Practice
     # Who fills the tubs opens the demo's sets with this key.
     KEY = "0" * 32
@@ -15,7 +16,9 @@ module Demo
             ["K7", 12, 33], ["K8", 17, 42], ["K9", 28, 47], ["K10", 9, 56]].freeze
     CLASS = [["Ash", 64, 11], ["Birch", 44, 19], ["Cherry", 25, 23], ["Damson", 36, 30], ["Elder", 14, 37],
              ["Fir", 55, 38], ["Hazel", 21, 50], ["Larch", 82, 6]].freeze
-    # Points by which each of the class feels every soil richer in clay; times the lengths of their ribbons; a seed.
+    # Made beside the ball and the ribbons. Points by which each of the class feels every soil richer in clay; times
+    # the lengths of their ribbons; a seed.
+    TESTS = %w[wet_rub stickiness sand_estimate].freeze
     HANDS = { "Maren" => [0, 1.25, 101], "Tobe" => [-3, 0.95, 202], "Ilka" => [4, 1.1, 303] }.freeze
 
     def self.load = Clock.run(*MORNINGS) { |clock| new(clock).load }
@@ -27,6 +30,8 @@ module Demo
     def load
       alone
       together
+      SurveyMap.make("Invented survey of the valley", File.read(File.expand_path("demo_map.geojson", __dir__)))
+      Fieldbook.current.double(true)
     end
 
     private
@@ -47,7 +52,9 @@ module Demo
     end
 
     def made(name, tubs)
-      rows = tubs.map { |label, sand, clay| { "label" => label, "sand" => sand, "clay" => clay, "method" => "pipette" } }
+      rows = tubs.map do |label, sand, clay|
+        { "label" => label, "sand" => sand, "clay" => clay, "method" => "pipette" }
+      end
       ReferenceSet.make(KEY, name: name, owner: FILLED_BY, tubs: rows)
     end
 
@@ -60,8 +67,6 @@ module Demo
         turn.close
       end
     end
-
-    TESTS = %w[wet_rub stickiness sand_estimate].freeze
 
     def longer(felt, times)
       made = (felt["ribbons"] || []).map { |ribbon| ribbon.merge("length_mm" => (ribbon["length_mm"] * times).round) }

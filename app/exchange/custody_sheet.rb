@@ -10,8 +10,8 @@ module Exchange
     HANDS = 4
     HEADS = ["No.", "Label", "Taken at", "Depth", "Kind", "Seal whole, remark"].freeze
     WIDTHS = { 0 => 28, 2 => 130, 3 => 80, 4 => 62 }.freeze
-    CAUTION = "Soil may be contaminated: whoever opens a bag is told at the site's entry below. Keep the bags closed, " \
-              "cool and out of the sun; carriers and laboratories have rules of their own for soil."
+    CAUTION = "Soil may be contaminated: what is suspected stands below. Keep the bags closed, cool and out of the " \
+              "sun; carriers and laboratories have rules of their own for soil."
 
     # @param submission [Submission]
     def initialize(submission)

@@ -59,7 +59,8 @@ module Exchange
       asked = []
       asked << question("date_order", "Is #{@open.first} day first or month first?", DATE_ORDERS) if @open.any?
       if @twice
-        asked << question("duplicates", "Two rows are of #{@twice}, one date and one method. What are they?", DUPLICATES)
+        asked << question("duplicates", "Two rows are of #{@twice}, one date and one method. What are they?",
+                          DUPLICATES)
       end
       asked
     end
@@ -111,7 +112,7 @@ module Exchange
       return if passed_over?(given)
 
       sample = @problems.within("row #{number}") { sample(given["label"]) } or return
-      return @without << given.slice("label", "remark") && nil if empty?(given)
+      return (@without << given.slice("label", "remark")) && nil if empty?(given)
 
       given["method"] = given["method"].to_s.downcase.presence || usual["method"]
       given["laboratory"] = given["laboratory"].presence || usual["laboratory"]
@@ -139,7 +140,7 @@ module Exchange
                               else
                                 ("mdy" if other.to_i > 12)
                               end)
-      return @open << text && nil unless order
+      return (@open << text) && nil unless order
 
       day, month = order == "dmy" ? [one, other] : [other, one]
       format("%<year>s-%<month>02d-%<day>02d", year: year.size == 2 ? "20#{year}" : year, month: month.to_i,

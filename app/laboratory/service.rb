@@ -18,6 +18,9 @@ module Laboratory
     # Seconds.
     OPEN = 2
     READ = 5
+    # What a network can do.
+    SILENCE = [SystemCallError, SocketError, Timeout::Error, EOFError, Net::ProtocolError,
+               OpenSSL::SSL::SSLError].freeze
     # Where the stand-in listens.
     USUAL = "http://127.0.0.1:4680"
 
@@ -65,18 +68,21 @@ module Laboratory
     def ask(verb, path, body = nil)
       asked = verb.new(path, "content-type" => "application/json", "accept" => "application/json, text/csv")
       asked.body = JSON.generate(body) if body
-      answer = Net::HTTP.start(@url.host, @url.port, use_ssl: @url.scheme == "https", open_timeout: OPEN,
-                                                     read_timeout: READ) { |http| http.request(asked) }
-      answered(answer)
-    rescue SystemCallError, SocketError, Timeout::Error, EOFError, Net::ProtocolError, OpenSSL::SSL::SSLError
+      secure = @url.scheme == "https"
+      timed = { open_timeout: OPEN, read_timeout: READ, use_ssl: secure }
+      answered(Net::HTTP.start(@url.host, @url.port, **timed) { |http| http.request(asked) })
+    rescue *SILENCE
       raise Unreachable, "The laboratory cannot be reached."
     end
+
+    # At most 200 characters of it.
+    def said(answer) = PlainText.clean(answer.body.to_s.dup.force_encoding("UTF-8"))[0, 200]
 
     def answered(answer)
       case answer.code.to_i
       when 200..299 then answer
       when 404 then raise Unknown, "The laboratory does not know the submission."
-      when 400..499 then raise Refused, "The laboratory refused it: #{PlainText.clean(answer.body.to_s.dup.force_encoding("UTF-8"))[0, 200]}"
+      when 400..499 then raise Refused, "The laboratory refused it: #{said(answer)}"
       else raise Unreachable, "The laboratory answered #{answer.code}."
       end
     end

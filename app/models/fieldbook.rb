@@ -95,6 +95,16 @@ class Fieldbook < ActiveRecord::Base
   end
   private :of_settings, :write_settings
 
+  # Whether samples are drawn to be read twice; asked for anew.
+  # @return [Boolean]
+  def doubles? = !doubles_since.nil?
+
+  # @return [Time, nil]
+  def doubles_since = of_settings({ doubles_since: nil })[:doubles_since]&.then { |text| Time.iso8601(text) }
+
+  # @param drawn [Boolean]
+  def double(drawn) = write_settings(doubles_since: drawn ? (doubles_since || Time.now.utc).iso8601 : nil)
+
   # What a photograph can be of.
   # @param kind [String] one of Photo::OWNERS
   # @return [ActiveRecord::Relation]

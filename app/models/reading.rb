@@ -163,8 +163,10 @@ class Reading < ApplicationRecord
   # @raise [Grittle::InvalidInput] for an unknown class, or another than the key's without a reason
   # @raise [ApplicationRecord::Stale]
   def assign(version, code, reason: nil, **added)
+    first = !classed
     write(version) { add(record.assign(code, reason: reason, **added)) }
     tell_profile
+    DoubleReading.draw(self) if first
   end
 
   # Where the bench stands; no part of the record, so no version.

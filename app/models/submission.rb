@@ -136,9 +136,3 @@ class Submission < ApplicationRecord
     ((due_at || Time.now.utc) - Time.now.utc).div(10).clamp(LOOK, PATIENCE.end)
   end
 end
-
-# One bag of a submission, with the label that was written on it.
-class SubmissionBag < ApplicationRecord
-  belongs_to :submission
-  belongs_to :sample
-end

@@ -67,9 +67,12 @@ module Routes
         answer(S.call(submission.reload))
       end
 
-      app.helpers do
-        def submission = @submission ||= Submission.where(fieldbook: fieldbook).find(params[:id])
-      end
+      app.helpers Asked
+    end
+
+    # What a path speaks of.
+    module Asked
+      def submission = @submission ||= Submission.where(fieldbook: fieldbook).find(params[:id])
     end
   end
 end

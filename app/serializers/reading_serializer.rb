@@ -31,10 +31,16 @@ module ReadingSerializer
       cautions: cautions(reading),
       **palmful(reading.sample),
       photos: DescriptionSerializer.photos(reading, reading.pictures),
-      laboratory: (evidence == "none" ? [] : DescriptionSerializer.laboratory(reading.sample, reading)),
-      own_hand: (own_hand(reading) if evidence != "none"),
-      turn: turn(reading)
+      **evidence_beside(reading, evidence),
+      **apart(reading)
     }
+  end
+
+  # @return [Hash] what stands beside the estimate; with it
+  def evidence_beside(reading, evidence)
+    return { laboratory: [], own_hand: nil } if evidence == "none"
+
+    { laboratory: DescriptionSerializer.laboratory(reading.sample, reading), own_hand: own_hand(reading) }
   end
 
   # @return [Hash, nil] with which hand it is assessed, and what the estimate would be without
@@ -44,10 +50,15 @@ module ReadingSerializer
       without: reading.without_hand }
   end
 
+  # @return [Hash] what it belongs to that has no place in the fieldbook
+  def apart(reading)
+    return { turn: nil, double_id: nil } unless reading.sample.practice
+
+    { turn: turn(reading), double_id: DoubleReading.where(second_id: reading.id).pick(:id) }
+  end
+
   # @return [Hash, nil] of a session; nothing of a truth
   def turn(reading)
-    return unless reading.sample.practice
-
     turn = Turn.find_by(reading_id: reading.id) or return
     session = turn.practice_session
     { id: turn.id, session_id: session.id, code: turn.code, place: turn.place + 1,

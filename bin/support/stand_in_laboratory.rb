@@ -12,7 +12,8 @@ require "time"
 # is answered alike also after a restart.
 class StandInLaboratory
   # Shares of samples, reports and answers that go wrong where nothing else is said. [our own]
-  USUAL = { "swap" => 0.005, "little" => 0.01, "sum" => 0.01, "revised" => 0.02, "unknown" => 0.1, "late" => 0.1 }.freeze
+  USUAL = { "swap" => 0.005, "little" => 0.01, "sum" => 0.01, "revised" => 0.02, "unknown" => 0.1,
+"late" => 0.1 }.freeze
   # sd in points that a whole submission is off by; of a result by percent of it. [our own]
   SHARED_SD = 0.8
   SDS = { "pipette" => [1.0, 0.02], "hydrometer" => [1.5, 0.04], "laser" => [1.5, 0.04], "other" => [1.5, 0.04] }.freeze
@@ -119,10 +120,10 @@ class StandInLaboratory
 
   # Clay and sand with a submission's own error and each result's; silt is the rest.
   def measured(one, sample, method)
-    random = Random.new(Digest::SHA256.hexdigest("#{one[:number]}/#{sample['id']}/#{revision(one)}").to_i(16))
+    random = seeded("#{one[:number]}/#{sample['id']}/#{revision(one)}")
+    from, share = SDS.fetch(method, SDS["other"])
     sand, clay = %w[sand clay].zip(truth(sample)).map do |part, percent|
-      off = SHARED_SD * deviate(Random.new(Digest::SHA256.hexdigest("#{one[:number]}/#{part}").to_i(16)))
-      from, share = SDS.fetch(method, SDS["other"])
+      off = SHARED_SD * deviate(seeded("#{one[:number]}/#{part}"))
       [percent + off + ((from + (share * percent)) * deviate(random)), 0].max
     end
     sand = [sand, 100 - clay].min
@@ -140,11 +141,13 @@ class StandInLaboratory
   # Else drawn by the sample's number: even over the triangle.
   def truth(sample)
     @truth.fetch(sample["label"]) do
-      random = Random.new(Digest::SHA256.hexdigest("sample #{sample['id']}").to_i(16))
+      random = seeded("sample #{sample['id']}")
       one, other = [random.rand, random.rand].minmax
       [100 * one, 100 * (1 - other)]
     end
   end
+
+  def seeded(text) = Random.new(Digest::SHA256.hexdigest(text).to_i(16))
 
   def happens?(fault, what)
     (Digest::SHA256.hexdigest("#{fault} #{what}")[0, 8].to_i(16) / (16.0**8)) < (@faults[fault] || 0)

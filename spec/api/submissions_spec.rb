@@ -7,7 +7,9 @@ require_relative "../support/stand_in"
 RSpec.describe "submissions over the API" do
   let!(:profile) { profile_with(["A", 0, 20], ["B", 20, 60]) }
   let!(:bags) do
-    Sample.make(profile, [["P-01", 10], ["P-02", 25], ["P-03", 40]].map { |label, cm| { kind: "bag", label: label, upper_cm: cm } })
+    Sample.make(profile, [["P-01", 10], ["P-02", 25], ["P-03", 40]].map do |label, cm|
+      { kind: "bag", label: label, upper_cm: cm }
+    end)
   end
 
   def send_bags(way: "service", samples: bags)
@@ -26,7 +28,7 @@ RSpec.describe "submissions over the API" do
       expect(sent).to include("state" => "queued", "bags" => 3)
       expect(ask(sent)).to include("state" => "received", "number" => match(/\AS\h{8}\z/i), "trouble" => nil)
       back = until_state(sent, "imported")
-      expect(back["contents"].map { |bag| bag["result"] }).to all match(/clay/)
+      expect(back["contents"].map { |bag| bag["result"] }).to all include("clay")
       expect(back["contents"][0]["beside"]).to include("where")
       expect(api_get("/api/submissions")["waiting"]).to eq []
     end
@@ -43,7 +45,7 @@ RSpec.describe "submissions over the API" do
     raise "never #{state}"
   end
 
-  it "waits longer after each failure, keeps its place over a restart, and is one submission however often it is sent" do
+  it "waits longer after each failure, goes on after a restart, and is one submission however often it is sent" do
     sent = send_bags
     ENV["GRITTLE_LABORATORY"] = "http://127.0.0.1:#{free_port}" # nobody there
     waits = Array.new(3) do
@@ -85,7 +87,7 @@ RSpec.describe "submissions over the API" do
       kept = api_post("/api/submissions/#{sent['id']}/results", { skip: true })
       expect(kept).to include("state" => "imported")
       expect(LaboratoryResult.count).to be_between(1, 19)
-      expect(kept["problems"]).to include(match(/no result\. too little material/))
+      expect(kept["problems"]).to include(include("no result. too little material"))
     end
   end
 
@@ -102,12 +104,13 @@ RSpec.describe "submissions over the API" do
 
   it "goes on paper with a custody sheet, and takes the table that comes back" do
     sent = send_bags(way: "paper")
-    expect(ask(sent)["detail"]).to match(/nothing to ask/)
+    expect(ask(sent)["detail"]).to include("nothing to ask")
     get "/api/submissions/#{sent['id']}/custody.pdf", {}, "HTTP_HOST" => "127.0.0.1"
     text = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join
     expect(text).to include("Chain of custody", "P-02", "25 cm", "Slope 1", "Sent by: Wren", "pipette")
-    back = api_post("/api/submissions/#{sent['id']}/results", { csv: "sample,sand,silt,clay\np1,30,40,30\np2,20,40,40\np 03,,, \n" })
-    expect(back["problems"].join).to match(/no sample labelled “p1”/)
+    back = api_post("/api/submissions/#{sent['id']}/results",
+                    { csv: "sample,sand,silt,clay\np1,30,40,30\np2,20,40,40\np 03,,, \n" })
+    expect(back["problems"].join).to include("no sample labelled “p1”")
     back = api_post("/api/submissions/#{sent['id']}/results",
                     { csv: "sample,sand,silt,clay,remark\np-1,30,40,30,\nP-002,20,40,40,\np - 03,-,-,-,lost\n" })
     expect(back).to include("state" => "imported", "problems" => ["p - 03: no result. lost"])

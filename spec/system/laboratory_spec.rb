@@ -9,7 +9,9 @@ RSpec.describe "The laboratory" do
   let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60], textured_by: "Maren") }
   let(:truth) do
     rows = pairs.each_with_index.map { |(_, clay), at| "B#{at},#{(90 - clay) / 2.0},#{clay}" }
-    Tempfile.create(["truth", ".csv"]).tap { |file| file.write("label,sand,clay\n#{rows.join("\n")}\n") && file.close }.path
+    Tempfile.create(["truth", ".csv"]).tap do |file|
+      file.write("label,sand,clay\n#{rows.join("\n")}\n") && file.close
+    end.path
   end
 
   def bags

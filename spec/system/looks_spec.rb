@@ -12,7 +12,9 @@ RSpec.describe "Every place" do
   # The demo's session of three, which has ended; and a simulated sample in Maren's hand.
   let(:klass) { PracticeSession.find_by!(kind: "group") }
   let(:simulated) do
-    PracticeSession.make(kind: "simulated").join("Maren", "e" * 32).current.begin.tap { |one| one.stand_at(step: "ball") }
+    PracticeSession.make(kind: "simulated").join("Maren", "e" * 32).current.begin.tap do |one|
+      one.stand_at(step: "ball")
+    end
   end
 
   let(:submission) do
@@ -45,7 +47,9 @@ RSpec.describe "Every place" do
       "side by side" => "/compare", "a site" => "/sites/#{Site.first.id}", "the import" => "/import",
       "companion tests" => "/companion-tests", "a report" => "/reports/#{report}", "reports" => "/reports",
       "hands" => "/hands", "a hand" => "/hands/#{person.id}",
-      "laboratory" => "/laboratory", "a submission" => "/laboratory/#{submission.id}", "practice" => "/practice", "a set" => "/practice/sets/#{klass.reference_set_id}", "a session" => session,
+      "laboratory" => "/laboratory", "a submission" => "/laboratory/#{submission.id}", "practice" => "/practice",
+      "double readings" => "/double-readings",
+      "a set" => "/practice/sets/#{klass.reference_set_id}", "a session" => session,
       "its keeper's page" => "#{session}/keeper", "its labels" => "#{session}/labels",
       "people compared" => "#{session}/comparison", "a key to read" => "/practice/key",
       "a simulated sample" => "/readings/#{simulated.id}",

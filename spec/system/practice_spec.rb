@@ -7,6 +7,8 @@ RSpec.describe "Practice" do
     [["Ridge", 62, 9], ["Bank", 22, 29], ["Ford", 34, 31], ["Weir", 20, 12], ["Fen", 11, 55], ["Holt", 40, 18],
      ["Mead", 8, 38], ["Croft", 72, 14]]
   end
+  # Keys that lead from step to step of the bench, and where each leads to.
+  let(:way) { [[:enter, "Moisten"], [:enter, "Ball"], %w[1 Ribbon], [:ribbons, "Rub"], %w[3 Assign]] }
 
   def make_set(key = "a" * 32)
     tubs = soils.map { |label, sand, clay| { label: label, sand: sand, clay: clay, method: "pipette" } }
@@ -14,22 +16,15 @@ RSpec.describe "Practice" do
   end
 
   # From the page of the session to the closed sample, by keys alone.
-  def read_by_keys(length, rub: "3")
-    expect(page).to have_css("[data-code]")
+  def read_by_keys(length)
     tab_to(/\A(Take|Go on with) /)
     type(:enter)
     expect(page).to have_css("[data-turn]")
-    type(:enter)
-    expect(step_now).to have_text("Moisten")
-    type(:enter)
-    expect(step_now).to have_text("Ball")
-    type("1")
-    expect(step_now).to have_text("Ribbon")
-    3.times { push_ribbon(length) }
-    type(:enter)
-    expect(step_now).to have_text("Rub")
-    type(rub)
-    expect(step_now).to have_text("Assign")
+    way.each do |key, step|
+      3.times { push_ribbon(length) } if key == :ribbons
+      type(key == :ribbons ? :enter : key)
+      expect(step_now).to have_text(step)
+    end
     expect(page).to have_css("button", text: /\AAssign /)
     type(:enter)
     expect(page).to have_css("[data-assigned]")
@@ -39,28 +34,34 @@ RSpec.describe "Practice" do
     expect(page).to have_css("h1", text: "Autumn tubs")
   end
 
-  it "goes from making a set to the score of a blind session, by keyboard" do
+  # @return [PracticeSession]
+  def make_by_keys
     visit "/practice"
-    tab_to("Make a set")
-    type(:enter)
+    press("Make a set")
     expect(page).to have_field("Name", focused: true)
     type("Autumn tubs", :tab, "Ilka", :enter)
     expect(page).to have_css("h1", text: "Autumn tubs")
+    fill_by_keys
+    press("Begin, and see the codes")
+    expect(page).to have_text("Nobody has sat down yet.")
+    press("Code labels")
+    expect(page).to have_css("[aria-label='Labels'] li", count: 10)
+    PracticeSession.last
+  end
+
+  def press(name) = tab_to(name) && type(:enter)
+
+  def fill_by_keys
     tab_to("Label, row 1")
     soils.each do |label, sand, clay|
       type(label, :tab, sand.to_s, :tab, :tab, clay.to_s, :enter)
     end
-    tab_to("Save the tubs")
-    type(:enter)
+    press("Save the tubs")
     expect(page).to have_css("[role='status']", text: "Saved").and have_text(/silty clay loam/i)
-    tab_to("Begin, and see the codes")
-    type(:enter)
-    expect(page).to have_text("Nobody has sat down yet.")
-    tab_to("Code labels")
-    type(:enter)
-    expect(page).to have_css("[aria-label='Labels'] li", count: 10)
-    session = PracticeSession.last
-    visit "/practice/sessions/#{session.id}"
+  end
+
+  it "goes from making a set to the score of a blind session, by keyboard" do
+    visit "/practice/sessions/#{make_by_keys.id}"
     tab_to("Who reads")
     type("Maren", :enter)
     expect(page).to have_css("ol[aria-label='Codes in your order'] li", count: 10)
@@ -97,15 +98,18 @@ RSpec.describe "Practice" do
     within("[data-use]") { click_button "Use it from now on" }
     expect(page).to have_css("[data-use]", text: "Later readings of Maren use this hand")
     visit "/readings/#{felt.call(profile.horizons.last)}"
-    expect(page).to have_css("[data-own-hand]", text: /With the own hand of Maren, learnt from 10 pairs.*Without it: .*clay/m)
-    clays = [before, Reading.last.id].map { |id| api_get("/api/readings/#{id}")["assessment"]["evidence"]["mean"]["clay"] }
+    expect(page).to have_css("[data-own-hand]",
+                             text: /With the own hand of Maren, learnt from 10 pairs.*Without it: .*clay/m)
+    clays = [before, Reading.last.id].map do |id|
+      api_get("/api/readings/#{id}")["assessment"]["evidence"]["mean"]["clay"]
+    end
     expect(clays.last).to be < clays.first - 3
     visit "/readings/#{before}" # keeps what it was made with
     expect(page).to have_css("[data-evidence]").and have_no_css("[data-own-hand]")
   end
 
-  it "lets three people join with a code, shows the teacher who called what, and opens the truth for all" do
-    set = make_set
+  # @return [String] the code to join
+  def begin_group(set)
     visit "/practice/sets/#{set['id']}"
     expect(page).to have_text("Only who fills the tubs sees what is in them.")
     fill_in "Key of the set", with: "aaaa " * 8
@@ -113,18 +117,24 @@ RSpec.describe "Practice" do
     click_button "A group with a code"
     find("label", text: "Some tubs come again").find("input").uncheck
     click_button "Begin, and see the codes"
-    code = find("[data-join]").text
-    keys = %w[Maren Tobe Ilka].map do |name|
-      Capybara.using_session(name) do
-        visit "/practice"
-        fill_in "Who practises here", with: name
-        fill_in "Code of the session", with: code.downcase
-        click_button "Join"
-        expect(page).to have_css("ol[aria-label='Codes in your order'] li", count: 8)
-        page.evaluate_script("JSON.parse(localStorage.getItem('grittle.keys'))").values.first
-      end
+    find("[data-join]").text
+  end
+
+  # @return [String] the person's key
+  def join(name, code)
+    Capybara.using_session(name) do
+      visit "/practice"
+      fill_in "Who practises here", with: name
+      fill_in "Code of the session", with: code.downcase
+      click_button "Join"
+      expect(page).to have_css("ol[aria-label='Codes in your order'] li", count: 8)
+      page.evaluate_script("JSON.parse(localStorage.getItem('grittle.keys'))").values.first
     end
-    close_all(keys)
+  end
+
+  it "lets three people join with a code, shows the teacher who called what, and opens the truth for all" do
+    code = begin_group(make_set)
+    close_all(%w[Maren Tobe Ilka].map { |name| join(name, code) })
     expect(page).to have_css("tr", text: /Maren.*8 of 8/m).and have_css("tr", text: /Ilka.*8 of 8/m)
     click_link "People compared"
     expect(page).to have_css("svg[aria-label^='Clay of Maren less Tobe']")

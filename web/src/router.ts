@@ -125,6 +125,12 @@ export const router = createRouter({
       meta: { title: 'Submission' },
     },
     {
+      path: '/double-readings',
+      name: 'doubles',
+      component: () => import('./survey/DoublesPage.vue'),
+      meta: { title: 'Double readings' },
+    },
+    {
       path: '/reports',
       name: 'reports',
       component: () => import('./reports/ReportsPage.vue'),

@@ -100,7 +100,7 @@ useBenchKeys((key) => {
         <span class="desk:hidden text-3xl text-center" aria-hidden="true">‹</span
         ><span class="max-desk:sr-only block truncate"><span aria-hidden="true">‹ </span>{{ title }} </span
         ><span class="max-desk:sr-only block truncate font-normal text-pencil">{{
-          reading.profile?.name ?? (turn ? 'Session' : 'Quick readings')
+          reading.profile?.name ?? (turn ? 'Session' : reading.double_id ? 'Double readings' : 'Quick readings')
         }}</span>
       </RouterLink>
       <p class="desk:hidden self-center leading-tight font-extrabold truncate">

@@ -44,7 +44,9 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
       ? `/practice/sessions/${turn.value.session_id}`
       : reading.value.profile
         ? `/profiles/${reading.value.profile.id}`
-        : '/readings',
+        : reading.value.double_id
+          ? '/double-readings'
+          : '/readings',
   )
   const going = ref(false)
 
@@ -53,6 +55,7 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
     if (next.value) return typed ? `Keep ${typed.name}, ${NEXT[next.value.id]}` : `Next: ${NEXT[next.value.id]}`
     if (turn.value) return turn.value.closed ? 'To the session' : `Close ${sampleName(turn.value)}`
     if (reading.value.next_horizon) return `Go on with ${reading.value.next_horizon.designation}`
+    if (reading.value.double_id) return 'To the double readings'
     return reading.value.profile ? 'See the section' : 'To the quick readings'
   })
 

@@ -70,9 +70,7 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
     <PageHead :title="data.name" line="Ribbons and words beside known soil" back="/hands" back-name="Hands">
       <RouterLink to="/practice" class="button button-desk">Practice</RouterLink>
     </PageHead>
-    <main
-      class="px-4 desk:px-6 py-4 grid gap-x-10 gap-y-6 grid-cols-[minmax(0,1fr)] desk:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] content-start items-start"
-    >
+    <main class="px-4 desk:px-6 py-4 grid grid-cols-1 gap-x-10 gap-y-6 desk:grid-cols-[3fr_2fr] *:min-w-0 items-start">
       <div class="grid gap-4">
         <div class="grid gap-1" role="status">
           <p v-for="(s, i) in data.sentences" :key="s" :class="i ? '' : 'text-2xl font-semibold'">{{ s }}</p>

@@ -68,7 +68,10 @@ const state = (s: Schemas['PracticeLine']) =>
 <template>
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
-    <PageHead title="Practice" line="Known soil in unknown tubs; a class of people; the decision alone" />
+    <PageHead title="Practice" line="Known soil in unknown tubs; a class of people; the decision alone">
+      <RouterLink to="/double-readings" class="button button-desk">Double readings</RouterLink>
+      <RouterLink to="/hands" class="button button-desk">Hands</RouterLink>
+    </PageHead>
     <main class="px-4 desk:px-6 py-4 grid gap-x-10 gap-y-8 desk:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] items-start">
       <div class="grid gap-6">
         <TextField v-model="name" label="Who practises here" hint="As in “textured by”" />

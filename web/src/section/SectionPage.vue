@@ -16,6 +16,7 @@ import DuplicateDialog from './DuplicateDialog.vue'
 import HorizonDialog from './HorizonDialog.vue'
 import ReadingDown from './ReadingDown.vue'
 import SamplesPanel from './SamplesPanel.vue'
+import SurveyPanel from '@/survey/SurveyPanel.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SplitDialog from './SplitDialog.vue'
 import StickyColumn from './StickyColumn.vue'
@@ -167,6 +168,7 @@ function splitFrom(horizon: Horizon): void {
           />
           <ReadingDown :profile="profile" />
           <SamplesPanel :profile="profile" />
+          <SurveyPanel :profile="profile" />
           <section aria-labelledby="photos-title" class="border-t-2 border-ink pt-2">
             <h2 id="photos-title" class="text-2xl mb-1">Photographs</h2>
             <PhotoStrip of="profile" :id="profile.id" :photos="profile.photos ?? []" :what="profile.name" />

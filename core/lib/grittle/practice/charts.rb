@@ -55,6 +55,25 @@ module Grittle
           "run" => run?(differences.map { |one| one <=> mean }) }
       end
 
+      # What the charts ask for.
+      # @param batches [Array<Hash>] as {agreement} gives them
+      # @param differences [Hash, nil] as {differences} gives them
+      # @return [String] for a person
+      def say(batches, differences)
+        return "No double reading yet." if differences.nil? && batches.empty?
+
+        signals = []
+        signals << "the last batch agrees less than those before" if batches.last&.fetch("signal")
+        signals << "a difference of clay lies outside its limits" if differences && differences["outside"].any?
+        signals << "#{RUN} differences of clay in a row lie on one side" if differences && differences["run"]
+        return "Nothing out of the usual." if signals.empty?
+
+        "#{signals.join('; ').then do |text|
+          text[0].upcase + text[1..]
+        end}. Let both read five common tubs of known clay; " \
+          "a chart corrects nothing."
+      end
+
       def run?(sides) = sides.each_cons(RUN).any? { |run| run.uniq.size == 1 && !run.first.zero? }
       private_class_method :run?
     end

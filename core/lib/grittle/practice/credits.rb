@@ -12,7 +12,7 @@ module Grittle
                 "group" => "Management group; half for the next", "numbers" => "Sand and clay in numbers",
                 "class_and_numbers" => "Class twice, sand and clay once", "odds" => "Odds of the estimate" }.freeze
       # Schemes that ask the person for sand and clay.
-      NUMBERS = SCHEMES.select { |_, scheme| (scheme[:parts].keys & %w[numbers clay sand]).any? }.keys.freeze
+      NUMBERS = SCHEMES.select { |_, scheme| scheme[:parts].keys.intersect?(%w[numbers clay sand]) }.keys.freeze
       GROUPS = Profiles::Perching::GROUPS
 
       # @param scheme [String] one of SCHEMES

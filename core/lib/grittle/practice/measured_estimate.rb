@@ -2,8 +2,8 @@
 
 module Grittle
   module Practice
-    # A laboratory's result as an estimate: normal about its sand, silt and clay, so that what follows from a texture can
-    # be reckoned from it as from what the hand felt. It replaces no estimate of a hand.
+    # A laboratory's result as an estimate: normal about its sand, silt and clay, so that what follows from a texture
+    # can be reckoned from it as from what the hand felt. It replaces no estimate of a hand.
     class MeasuredEstimate < Evidence::Estimate
       # The least sd, in points: a cell of the model is a point wide. [our own]
       LEAST_SD = 0.5

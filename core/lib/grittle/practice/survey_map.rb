@@ -12,6 +12,7 @@ module Grittle
       OTHERWISE = FIGURES["map_otherwise"]
       LEAST_CM2 = FIGURES["map_least_cm2"]
       CODES = Triangles::USDA.classes.keys.freeze
+      METRES_A_DEGREE = Entry::Nmea::METRES_PER_DEGREE
       # One unit of the map with its rings of [longitude, latitude].
       Unit = Struct.new(:name, :scale, :components, :rings, keyword_init: true)
 
@@ -27,6 +28,45 @@ module Grittle
 
       # @return [Unit, nil] whose polygon holds the place, its edge included
       def at(longitude, latitude) = @units.find { |unit| SurveyMap.inside?(unit.rings, longitude, latitude) }
+
+      # @return [Array<Unit>]
+      attr_reader :units
+
+      # The unit of a place, and those whose line lies nearer than the place and the map are sure.
+      # @param accuracy_m [Numeric] of the place
+      # @return [Array<Unit>] its own first
+      def about(longitude, latitude, accuracy_m = 0)
+        own = at(longitude, latitude)
+        near = @units.select do |unit|
+          reach = Math.sqrt((accuracy_m**2) + (SurveyMap.metres_a_mm(unit.scale)**2))
+          SurveyMap.distance_m(unit, longitude, latitude) < reach
+        end
+        [own, *near].compact.uniq
+      end
+
+      # @return [Float] m from a place to the unit's line
+      def self.distance_m(unit, longitude, latitude)
+        drawn(unit, longitude, latitude).flat_map { |ring| ring.each_cons(2).map { |from, to| to_line(from, to) } }.min
+      end
+
+      # @return [Array<Array<Array<Float>>>] its rings as m east and north of a place
+      def self.drawn(unit, longitude, latitude)
+        unit.rings.map do |ring|
+          ring.map do |x, y|
+            [(x - longitude) * METRES_A_DEGREE * Math.cos(latitude * Math::PI / 180), (y - latitude) * METRES_A_DEGREE]
+          end
+        end
+      end
+
+      # From 0, 0.
+      def self.to_line((x1, y1), (x2, y2))
+        dx = x2 - x1
+        dy = y2 - y1
+        length2 = (dx**2) + (dy**2)
+        along = length2.zero? ? 0.0 : (-((x1 * dx) + (y1 * dy)) / length2).clamp(0.0, 1.0)
+        Math.hypot(x1 + (along * dx), y1 + (along * dy))
+      end
+      private_class_method :to_line
 
       # @param unit [Unit]
       # @return [Hash{String=>Float}] what it expects between two depths, by class; adding up to 1
@@ -55,6 +95,19 @@ module Grittle
         return "The map expects this." if ratio >= EXPECTS
 
         ratio < OTHERWISE ? "The map expects otherwise." : "The map says little."
+      end
+
+      # What the scale leaves open.
+      # @param units [Array<Unit>] as #about gives them
+      # @return [String] for a person
+      def self.warn(units)
+        scale = units.first.scale
+        least = Units.number(least_ha(scale).round(1))
+        text = "At 1:#{scale.round.to_s.gsub(/(?<=\d)(?=(\d{3})+\z)/, ' ')} a millimetre of the map is " \
+               "#{Units.number(metres_a_mm(scale))} m, and bodies under #{least} ha hide in other units."
+        return text if units.size == 1
+
+        "#{text} The line between #{units.map(&:name).join(' and ')} lies within that: either may be true."
       end
 
       # @return [Float] m on the ground for a mm on the map

@@ -61,8 +61,8 @@ module Grittle
       end
 
       # @return [Hash{String=>Object}] "pairs" (by clay) and "left_out" with their "sample", "length_mm", "clay" and
-      #   sd ("taken_out": by a person); "closed" (why the curve may not be used, or nil), "curve", "own" and "consensus" (RMSE, mean error,
-      #   inside), "drawn" (clay, and mm by either curve), "sentences"
+      #   sd ("taken_out": by a person); "closed" (why the curve may not be used, or nil), "curve", "own" and
+      #   "consensus" (RMSE, mean error, inside), "drawn" (clay, and mm by either curve), "sentences"
       def to_h
         {
           "pairs" => pairs,

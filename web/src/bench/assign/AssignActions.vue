@@ -21,6 +21,8 @@ const bench = useBench()
 const reading = computed(() => bench.reading.value!)
 const key = computed(() => mainKey(reading.value))
 const { short } = useNaming()
+// Of a session, or the second of a double reading: it has no place in the fieldbook.
+const apart = computed(() => !!reading.value.turn || !!reading.value.double_id)
 const given = computed(() => reading.value.assigned)
 const proposals = computed(() => reading.value.proposals)
 const choosing = ref(false)
@@ -62,7 +64,7 @@ useBenchKeys((pressed) => {
       <button type="button" class="button px-2" @click="choosing = true">Other class</button>
       <button type="button" class="button px-2" @click="record = true">The record</button>
       <button
-        v-if="!reading.turn"
+        v-if="!apart"
         type="button"
         class="button px-2"
         :aria-pressed="has(reading.id)"
@@ -72,24 +74,19 @@ useBenchKeys((pressed) => {
         Set beside
       </button>
       <button
-        v-if="!reading.turn"
+        v-if="!apart"
         type="button"
         class="button px-2"
         @click="ask('reading', reading.id, () => void router.push(back))"
       >
         Delete
       </button>
-      <button
-        v-if="!reading.profile && !reading.turn"
-        type="button"
-        class="button px-2 col-span-2"
-        @click="details = true"
-      >
+      <button v-if="!reading.profile && !apart" type="button" class="button px-2 col-span-2" @click="details = true">
         Name, place, photo
       </button>
     </div>
-    <WhatHangs v-if="!reading.turn" />
-    <LaboratoryPart v-if="given && !reading.turn" :reading="reading" />
+    <WhatHangs v-if="!apart" />
+    <LaboratoryPart v-if="given && !apart" :reading="reading" />
     <SchoolStrip :reading="reading" :short="short" class="border-y-[1.5px] border-ink pb-2 mt-1" />
     <OverrideDialog :open="choosing" @close="choosing = false" />
     <PalmfulDialog v-if="details" :reading="reading" @close="details = false" />

@@ -19,6 +19,7 @@ const noticed = (name: string) => {
   return short.charAt(0).toUpperCase() + short.slice(1) + (said === undefined ? '' : `: ${word(name, said)}`)
 }
 const expecting = ref(false)
+const apart = computed(() => !!bench.reading.value!.turn || !!bench.reading.value!.double_id)
 const details = ref(false)
 /** Where colour and smell of the horizon are written down. */
 const card = computed(() => {
@@ -112,7 +113,7 @@ useBenchKeys((key) => {
       </button>
       <RouterLink v-if="card" :to="card" class="button px-3 text-lg">Colour, smell, organic matter</RouterLink>
       <button
-        v-else-if="!bench.reading.value!.profile && !bench.reading.value!.turn"
+        v-else-if="!bench.reading.value!.profile && !apart"
         type="button"
         class="button px-3 text-lg"
         @click="details = true"
