@@ -8,7 +8,8 @@ module Exchange
   class Rows
     BATCH = 1000
     # Columns of the database that a derived column needs.
-    DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id" }.freeze
+    DERIVED_FROM = { "texture" => "named", "clay_percent" => "speaks_id", "read_as" => "written",
+                     "beside_hand" => "id" }.freeze
     SOURCES = { field: ->(_) { "described" }, person: ->(column) { "#{column.name}_id" },
                 derived: ->(column) { DERIVED_FROM.fetch(column.name) } }.freeze
     # What the database itself turns into what the row holds: times as ISO 8601 to the microsecond, UTC, and decimal
@@ -101,6 +102,16 @@ module Exchange
 
     # The class of what speaks for a horizon, as the section has it.
     def texture(named) = @names[named] ||= Grittle::NamedClass.from(JSON.parse(named)).full_name
+
+    # What was read into a laboratory's figures.
+    def read_as(written) = LaboratoryResult.core(JSON.parse(written)).to_s
+
+    # How it lies beside what the hand made of the sample.
+    def beside_hand(id)
+      result = LaboratoryResult.find(id)
+      reading = result.sample.readings.last
+      reading && result.beside(reading)&.fetch("sentence")
+    end
 
     # The clay that the hand wrote down with the reading that speaks; the newest stands, null takes it back.
     def clay_percent(reading) = @clay[reading]&.fetch("percent", nil)

@@ -197,9 +197,11 @@ module Exchange
           "reading_id" => "readings"
         }
       ),
-      table("laboratory_results", LaboratoryResult, "What laboratories found in samples, as written; the newest stands",
+      table("laboratory_results", LaboratoryResult,
+            "What laboratories found in samples, as written; the newest stands. read_as and beside_hand: for people",
             { "written" => :json, "laboratory" => :text, "number" => :text, "reported_on" => :text, "remark" => :text,
-              "source" => :text, "added_at" => :time, "recorded_by" => :person },
+              "source" => :text, "added_at" => :time, "recorded_by" => :person,
+              "read_as" => :derived, "beside_hand" => :derived },
             refs: { "sample_id" => "samples" }),
       table("assessor_tables", AssessorTable, "Tables of the assessor's own authority, row by row as they came",
             { "name" => :text, "authority" => :text, "dated_on" => :text, "limiting" => :text, "rows" => :json }),

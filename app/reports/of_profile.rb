@@ -81,6 +81,7 @@ module Reports
       [
         ["Class", class_said(layer, verdict)], ["Others", others(layer, read)],
         ["Ribbons", (ribbons(speaks, verdict) if speaks)], ["Sand, silt, clay, %", parts(found["parts"])],
+        ["Estimated with", (own_hand(speaks) if speaks)],
         ["Clay by the hand", verdict&.fetch("own_clay", nil) && "#{U.number(verdict['own_clay'])} %"],
         ["Colour", [layer.moist_colour && "#{layer.moist_colour} moist", layer.dry_colour && "#{layer.dry_colour} dry"]
           .compact.join(", ")],
@@ -88,6 +89,12 @@ module Reports
         ["Seen", Content.said("horizon", layer.seen.except(*ELSEWHERE)).map { |label, value| "#{label}: #{value}" }
                         .join("; ")]
       ]
+    end
+
+    # Named where a person's own hand stands in the estimate.
+    def own_hand(reading)
+      hand = reading.own_hand or return
+      "the own hand of #{hand.observer.name}, learnt from #{hand.pairs} pairs, #{hand.made_at.to_date.iso8601}"
     end
 
     def class_said(layer, verdict)

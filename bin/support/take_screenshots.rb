@@ -84,13 +84,14 @@ running("ph", sallow, [{ upper_cm: 20 }], {}, minutes: 3)
 report = post("reports", { profile_id: tare["id"], asked: { question: "Can the paddock take a seepage bed?",
                                                             client: "The parish", table_id: 1, base_cm: 40 } })["id"]
 interpretation = "/profiles/#{tare['id']}/interpretation"
+maren = api("hands")["people"].find { |person| person["name"] == "Maren" }["id"]
+practice = api("practice")["sessions"].to_h { |session| [session["kind"], session] }
+alone, group = practice.values_at("alone", "group").map { |session| session["id"] }
+# Of the demo's sets and of Maren in both sessions.
+KEYS = { "set/#{practice['group']['set_id']}" => "0" * 32, "session/#{alone}" => "101".rjust(32, "0"),
+         "session/#{group}" => "101".rjust(32, "0") }.freeze
 
 # What is done on a page before its picture is taken.
-PRESS = ->(text) { ->(driver) { driver.find_elements(css: "button").find { |key| key.text.start_with?(text) }&.click } }
-WATER = lambda do |driver|
-  Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "#water-title").any? }
-  driver.execute_script("document.getElementById('water-title').scrollIntoView()")
-end
 SEND_TABLE = lambda do |driver|
   file = File.join(Dir.mktmpdir, "Low Meadow.csv").tap { |path| File.write(path, TABLE) }
   driver.find_element(css: "input[type=file]").send_keys(file)
@@ -106,14 +107,14 @@ SHOTS = {
   "side-by-side" => [beside, Browser::DESK, "paper", ->(driver) { driver.execute_script("window.scrollTo(0, 9999)") }],
   "compare" => ["/compare?left=#{tare['id']}&right=#{sallow['id']}", Browser::DESK, "paper"],
   "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
-  "bench-photo" => [ribbon, Browser::DESK, "paper", PRESS["On a photo"]],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],
   "bench-verdict-phone" => [verdict, Browser::PHONE, "paper"],
   "interpretation" => [interpretation, Browser::DESK, "paper"],
-  "interpretation-dusk" => [interpretation, Browser::DESK, "dusk"],
-  "interpretation-phone" => [interpretation, Browser::PHONE, "paper", WATER],
-  "interpretation-phone-dusk" => [interpretation, Browser::PHONE, "dusk", WATER],
+  "hand" => ["/hands/#{maren}", Browser::DESK, "dusk"],
+  "session" => ["/practice/sessions/#{alone}", Browser::DESK, "paper"],
+  "session-phone" => ["/practice/sessions/#{alone}", Browser::PHONE, "paper"],
+  "people" => ["/practice/sessions/#{group}/comparison", Browser::DESK, "paper"],
   "timers" => ["/companion-tests", Browser::DESK, "paper"],
   "percolation" => ["/companion-tests/#{percolation}", Browser::DESK, "paper",
                     ->(driver) { driver.execute_script("window.scrollTo(0, 130)") }]
@@ -123,6 +124,7 @@ driver = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Bro
 driver.get(ADDRESS)
 SHOTS.each do |name, (path, size, theme, step)|
   driver.execute_script("localStorage.setItem('grittle.theme', arguments[0])", theme)
+  driver.execute_script("localStorage.setItem('grittle.keys', arguments[0])", JSON.generate(KEYS))
   Browser.size(driver, *size)
   driver.get("#{ADDRESS}#{path}")
   Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "h1").any? }

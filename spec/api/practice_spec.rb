@@ -174,9 +174,11 @@ RSpec.describe "practice over the API" do
       Regexp.new(["Hidden\\d", *written, *pairs].join("|"))
     end
 
-    { "a stranger" => nil, "somebody with a guessed key" => "f" * 32, "a learner" => "b" * 32 }.each do |who, key|
+    { "a stranger" => nil, "somebody with a guessed key" => "f" * 32, "a learner" => "b" * 32,
+      "a teacher of another set" => "e" * 32 }.each do |who, key|
       it "tells no truth by any route to #{who}" do
         session = session_of(make_set, kind: "group")
+        api_post("/api/reference-sets", { key: "e" * 32, name: "Another", tubs: [{ label: "x", sand: 40, clay: 5 }] })
         sit(session, "Wren", "b" * 32)
         2.times { read(now(session)) }
         key ? as(key) : header("Grittle-Key", nil)
@@ -202,6 +204,9 @@ RSpec.describe "practice over the API" do
         api_post("/api/practice-sessions", { set_id: set["id"], kind: "alone" }),
         api_post("/api/practice-sessions/#{session['id']}/close", {})
       ]
+      turn = sit(session, "Wren", "b" * 32)["me"]["turns"].first
+      header("Grittle-Key", "f" * 32)
+      refused += %w[begin close].map { |what| api_post("/api/turns/#{turn['id']}/#{what}", {}) }
       expect(refused.map { |one| one["status"] }).to all eq 403
       as(keeper)
       expect(api_get("/api/reference-sets/#{set['id']}")["truth"].to_s).to match(secrets) # the walk can find them

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../support/own_server"
 require_relative "../support/stand_in"
 
 # Bags from the section to the laboratory and back, and what the results are good for.
@@ -69,6 +70,32 @@ RSpec.describe "The laboratory" do
     expect(page).to have_css("[data-from]", text: "From the laboratory’s result.")
     expect(find("[data-matters]").text).not_to eq water
     expect(console_errors).to eq []
+  end
+
+  # Looks again until the block holds.
+  def eventually
+    Timeout.timeout(40) do
+      IO.select(nil, nil, nil, 0.2) until yield
+    end
+  end
+
+  it "goes on by itself after the laboratory was away and the server was killed" do
+    bag = Sample.make(profile, [{ kind: "bag", label: "B1", upper_cm: 10 }])
+    sent = Submission.make(bag, laboratory: "Invented laboratory", analysis: "pipette", way: "service")
+    port = free_port
+    ENV["GRITTLE_LABORATORY"] = "http://127.0.0.1:#{port}" # nobody there
+    server = OwnServer.new
+    eventually { sent.reload.tries.positive? }
+    server.kill
+    expect(sent.reload).to have_attributes(state: "queued", trouble: "The laboratory cannot be reached.")
+    laboratory("--seconds", "1", port: port) do
+      server = OwnServer.new
+      eventually { sent.reload.state == "imported" }
+      expect(bag.first.laboratory_results.map(&:submission_id)).to eq [sent.id]
+    end
+  ensure
+    ENV.delete("GRITTLE_LABORATORY")
+    server&.kill
   end
 
   it "shows what a file would bring before it is imported" do

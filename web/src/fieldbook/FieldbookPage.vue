@@ -203,10 +203,9 @@ function addProfile(site: Site): void {
       />
       <!-- With the quick readings above it, or it would be pushed down when they come. -->
       <div v-if="!quick.isPending.value" class="grid grid-cols-2 gap-2">
-        <RouterLink to="/companion-tests" class="button button-desk">Companion tests</RouterLink>
+        <RouterLink to="/companion-tests" class="button button-desk col-span-2">Companion tests</RouterLink>
         <RouterLink to="/laboratory" class="button button-desk">Laboratory</RouterLink>
         <RouterLink to="/practice" class="button button-desk">Practice</RouterLink>
-        <RouterLink to="/hands" class="button button-desk">Hands</RouterLink>
         <RouterLink to="/triangle" class="button button-desk">Triangle</RouterLink>
         <RouterLink to="/tests" class="button button-desk">Tests</RouterLink>
         <RouterLink to="/settings" class="button button-desk">Settings</RouterLink>
