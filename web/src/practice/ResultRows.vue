@@ -25,7 +25,7 @@ const parts = (r: NonNullable<Turn['result']>) =>
       <li
         v-for="t in newestFirst"
         :key="t.id"
-        class="border-b border-rule pb-3 grid grid-cols-2 gap-x-6 gap-y-1 desk:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1fr)_7rem]"
+        class="border-b border-rule pb-3 grid grid-cols-2 gap-x-6 gap-y-1 desk:grid-cols-[7rem_1fr_1fr_7rem]"
         :data-result="t.code"
       >
         <p class="leading-tight">

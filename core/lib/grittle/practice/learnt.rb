@@ -3,7 +3,7 @@
 module Grittle
   module Practice
     # What samples with a laboratory's result teach of a hand beside its curve: shifts of its words, biases of its
-    # numbers, and the bias that is left of all that it feels. [our own] Frozen.
+    # numbers, and the bias that is left of all that it feels. [our own]
     class Learnt
       M = Evidence::Model
       # Questions that are no matter of degree, or open every key.
@@ -17,13 +17,14 @@ module Grittle
       def initialize(samples, curve)
         @samples = samples
         @curve = curve
-        freeze
       end
 
       # @return [OwnHand]
       def own_hand
-        plain = OwnHand.new("curve" => @curve.to_h, "words" => used(words), "numbers" => used(numbers))
-        plain.with_bias(HandBias.new(felt_by(plain)).hand)
+        @own_hand ||= begin
+          plain = OwnHand.new("curve" => @curve.to_h, "words" => used(words), "numbers" => used(numbers))
+          plain.with_bias(HandBias.new(felt_by(plain)).hand)
+        end
       end
 
       # @return [Hash{String=>Object}] "words" and "numbers", each a list with "test", "name", "count", "used" and a
@@ -46,7 +47,7 @@ module Grittle
       def used(found) = found.select { |_, one| one.learnt.enough? }.transform_values(&:figures)
 
       def words
-        Evidence::STANDARD.likelihoods.except(*NEVER).filter_map do |test, likelihood|
+        @words ||= Evidence::STANDARD.likelihoods.except(*NEVER).filter_map do |test, likelihood|
           cuts = cuts(likelihood) or next
           heard = heard(test, likelihood)
           next if heard.empty?
@@ -92,7 +93,7 @@ module Grittle
       end
 
       def numbers
-        NumberBias::KINDS.keys.filter_map do |test|
+        @numbers ||= NumberBias::KINDS.keys.filter_map do |test|
           axis = Evidence::STANDARD.likelihoods.fetch(test).of
           errors = first_of_each(axis).filter_map do |row|
             row.observations[test]&.then { |given| given["percent"] - axis.at(*cell(row)) }

@@ -51,13 +51,13 @@ module Grittle
 
       # All that was learnt of the hand, as an assessment uses it.
       # @return [OwnHand]
-      def own_hand = @own_hand ||= Learnt.new(@by_sample.values, @calibration.curve).own_hand
+      def own_hand = learnt.own_hand
 
       # What is told of the hand beside its curve.
       # @param duplicates [Array<Array<Numeric>>] mean lengths in mm of blind duplicates
       # @return [Hash{String=>Object}] "words", "numbers", "bias", "drift", "repeat"
       def further(duplicates = [])
-        { **Learnt.new(@by_sample.values, @calibration.curve).to_h, "drift" => drift, "repeat" => repeat(duplicates) }
+        { **learnt.to_h, "drift" => drift, "repeat" => repeat(duplicates) }
       end
 
       # @return [Hash{String=>Object}] "pairs" (by clay) and "left_out" with their "sample", "length_mm", "clay" and
@@ -91,6 +91,8 @@ module Grittle
       def self.off?(row, usual) = thickness(row)&.then { |made| (made - usual).abs > THICKNESS } || false
 
       private
+
+      def learnt = @learnt ||= Learnt.new(@by_sample.values, @calibration.curve)
 
       # The median.
       def usual(thicknesses)
