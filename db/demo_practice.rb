@@ -30,11 +30,21 @@ module Demo
     def load
       alone
       together
+      bags
       SurveyMap.make("Invented survey of the valley", File.read(File.expand_path("demo_map.geojson", __dir__)))
       Fieldbook.current.double(true)
     end
 
     private
+
+    # Labelled, to be sent; what is in them stands in demo_truth.csv, for the stand-in of a laboratory.
+    def bags
+      { "Tare 1" => { "T1-1" => [5, 15], "T1-3" => [40, 60] }, "Sallow 1" => { "S1-1" => [5, 15], "S1-2" => [25, 40] } }
+        .each do |name, all|
+          rows = all.map { |label, (upper, lower)| { kind: "bag", label: label, upper_cm: upper, lower_cm: lower } }
+          Sample.make(Profile.find_by!(name: name), rows)
+        end
+    end
 
     def alone
       @clock.next_morning

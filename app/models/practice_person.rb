@@ -22,7 +22,7 @@ class PracticePerson < ApplicationRecord
 
     tubs = practice_session.reference_set.tubs.to_a
     order = Grittle::Practice::SessionOrder.new(tubs.size, practice_session.seed, again: practice_session.again,
-                                                                                  own_seed: seed)
+                                                                                  own_seed: seed, needs: needs(tubs))
     guessed = guessed(order.turns.size)
     order.turns.each_with_index do |turn, place|
       Turn.create!(practice_person: self, tub: tubs[turn.tub], place: place, code: turn.code, again: turn.again,
@@ -58,6 +58,14 @@ class PracticePerson < ApplicationRecord
 
   # The session's seed, another for each person.
   def seed = practice_session.seed + (id * 1_000_003)
+
+  # How much each tub would teach, where that is asked for.
+  def needs(tubs)
+    return unless practice_session.by_need
+
+    odds = Grittle::Practice::NextSample.new(Skills.new(observer).credits, []).odds
+    tubs.map { |tub| odds.fetch(Grittle::Triangles::USDA.classify(tub.truth).code) }
+  end
 
   def guessed(count)
     places = Grittle::Practice::SessionOrder.shuffled((0...count).to_a, Random.new(seed + 1))

@@ -19,13 +19,15 @@ class PracticeSession < ApplicationRecord
 
   # @param set [ReferenceSet, nil] nil for simulated samples
   # @param method [Hash{Symbol=>Object}] parts of a method; its key must name classes of the USDA
+  # @param by_need [Boolean] whether soils that the person is weak at are likelier to come first
   # @return [PracticeSession]
   # @raise [Grittle::InvalidInput]
-  def self.make(kind:, set: nil, scheme: "practice", again: true, ranked: false, method: {})
+  def self.make(kind:, set: nil, scheme: "practice", again: true, ranked: false, by_need: false, method: {})
     one_of(:kind, kind, KINDS)
     one_of(:scheme, scheme, SCHEMES.to_h { |name| [name, name] })
     check(kind, set)
-    create!(kind: kind, reference_set: set, scheme: scheme, again: again, ranked: kind == "group" && ranked,
+    create!(kind: kind, reference_set: set, scheme: scheme, again: again,
+            ranked: kind == "group" && ranked, by_need: kind == "alone" && by_need,
             seed: SecureRandom.random_number(2**48), begun_at: Time.now.utc, field_method: method_of(method),
             join_code: (fresh_code if kind == "group"))
   end

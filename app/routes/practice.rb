@@ -56,7 +56,7 @@ module Routes
       app.post "/api/practice-sessions" do
         keeper! if input[:set_id]
         made = PracticeSession.make(kind: input[:kind], set: (asked_set if input[:set_id]),
-                                    **input.slice(:scheme, :again, :ranked, :method).compact)
+                                    **input.slice(:scheme, :again, :ranked, :by_need, :method).compact)
         answer(S.line(made), 201)
       end
 

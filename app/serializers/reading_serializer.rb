@@ -155,7 +155,9 @@ module ReadingSerializer
 
   # @return [Hash] every answer, ribbon and assignment, oldest first
   def history(reading)
-    { entries: (answers(reading) + ribbons(reading) + assignments(reading)).sort_by { |entry| entry[:at] } }
+    all = (answers(reading) + ribbons(reading) + assignments(reading)).sort_by { |entry| entry[:at] }
+    shown = Turn.where(reading_id: reading.id).pick(:shown_at)&.iso8601(3) if reading.sample.practice
+    { entries: all.map { |entry| entry.merge(after_truth: !shown.nil? && entry[:at] > shown) } }
   end
 
   def place(reading)

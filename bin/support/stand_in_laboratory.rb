@@ -158,15 +158,17 @@ class StandInLaboratory
 end
 
 if $PROGRAM_NAME == __FILE__
-  options = { port: 4680, truth: {}, faults: {} }
+  read = lambda do |file|
+    CSV.read(file, headers: true, converters: :numeric).to_h do |row|
+      [row["label"].to_s, row.values_at("sand", "clay")]
+    end
+  end
+  options = { port: 4680, truth: read[File.expand_path("../../db/demo_truth.csv", __dir__)], faults: {} }
   OptionParser.new do |parser|
     parser.on("--port N", Integer) { |port| options[:port] = port }
     parser.on("--seconds S", Float) { |seconds| options[:seconds] = seconds }
     parser.on("--swap LABEL") { |label| options[:swap] = label }
-    parser.on("--truth FILE") do |file|
-      options[:truth] = CSV.read(file, headers: true, converters: :numeric)
-                           .to_h { |row| [row["label"].to_s, row.values_at("sand", "clay")] }
-    end
+    parser.on("--truth FILE") { |file| options[:truth] = read[file] }
     parser.on("--fault LIST") do |list|
       shares = list.split(",").to_h { |one| one.split("=").then { |name, share| [name, Float(share || 1)] } }
       options[:faults] = list == "all" ? StandInLaboratory::USUAL : shares

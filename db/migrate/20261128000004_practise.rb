@@ -53,6 +53,7 @@ class Practise < ActiveRecord::Migration[7.2]
       t.bigint :seed, null: false
       t.boolean :again, null: false, default: true
       t.boolean :ranked, null: false, default: false
+      t.boolean :by_need, null: false, default: false
       t.json :field_method, null: false
       t.datetime :begun_at, null: false, precision: 6
       t.datetime :ended_at, precision: 6

@@ -65,6 +65,19 @@ RSpec.describe "practice over the API" do
     end
   end
 
+  it "keeps a change after the truth as one, and lets it count nowhere" do
+    session = session_of(make_set, again: false, by_need: true)
+    turn = sit(session, "Wren", "b" * 32)["me"]["turns"].first
+    told = read(turn)
+    reading = api_get("/api/readings/#{told['reading_id']}")
+    push(reading, 90)
+    assign(api_get("/api/readings/#{reading['id']}"), told["result"]["class"], reason: "now I know")
+    entries = api_get("/api/readings/#{reading['id']}/history")["entries"]
+    expect(entries.select { |one| one["after_truth"] }.map { |one| one["what"] }).to contain_exactly("ribbon", "class")
+    again = api_get("/api/practice-sessions/#{session['id']}")["me"]["turns"].first
+    expect(again).to include("called" => "CL", "result" => include("credit" => told["result"]["credit"]))
+  end
+
   it "counts nothing where the person made the set, or saw the truth in the last thirty days" do
     set = make_set(owner: "Wren")
     own = session_of(set, again: false)

@@ -96,7 +96,7 @@ RSpec.describe "Practice" do
     click_link(text: /Maren/)
     expect(page).to have_text("Your 40 mm is a consensus 33 mm.").or have_text(/Your 40 mm is a consensus 3\d mm/)
     within("[data-use]") { click_button "Use it from now on" }
-    expect(page).to have_css("[data-use]", text: "Later readings of Maren use this hand")
+    expect(page).to have_css("[data-use]", text: "New readings of Maren use this hand")
     visit "/readings/#{felt.call(profile.horizons.last)}"
     expect(page).to have_css("[data-own-hand]",
                              text: /With the own hand of Maren, learnt from 10 pairs.*Without it: .*clay/m)

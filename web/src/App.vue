@@ -5,14 +5,19 @@ import DeletedNotice from './bin/DeletedNotice.vue'
 import GrainDefs from './drawing/GrainDefs.vue'
 import TimerStrip from './companions/TimerStrip.vue'
 import PageState from './shared/PageState.vue'
-import { useCatalogue } from './api/queries'
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { timersQuery, useCatalogue } from './api/queries'
 
 const catalogue = useCatalogue()
+// The strip of timers stands above every page: it comes with the page, not after it, or it would push it down.
+const timers = useQuery(timersQuery)
+const known = computed(() => timers.data.value !== undefined || timers.failureCount.value > 0)
 </script>
 
 <template>
   <GrainDefs v-if="catalogue.data.value" :names="catalogue.data.value.names" />
-  <template v-if="catalogue.data.value">
+  <template v-if="catalogue.data.value && known">
     <TimerStrip />
     <RouterView />
     <BesideTray />

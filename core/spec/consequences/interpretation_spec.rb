@@ -116,7 +116,7 @@ RSpec.describe Grittle::Consequences::Interpretation do
 
   it "takes the estimates that are at hand" do
     asked = []
-    estimates = lambda do |observations, curve|
+    estimates = lambda do |observations, curve, _hand|
       asked << curve
       Grittle::Evidence::Estimate.new(Grittle::Observations.new(observations), curve: curve)
     end

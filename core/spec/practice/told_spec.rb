@@ -31,6 +31,15 @@ RSpec.describe Grittle::Practice do
     }.keys)
   end
 
+  it "lets tubs of more need come earlier, and every tub once" do
+    first = Array.new(300) do |own|
+      order = described_class::SessionOrder.new(6, 7, again: false, own_seed: own, needs: [8, 1, 1, 1, 1, 1]).turns
+      expect(order.map(&:tub)).to match_array(0..5)
+      order.first.tub
+    end
+    expect(first.count(0)).to be_within(30).of(300 * 8 / 13.0) # three sd of a binomial are 25
+  end
+
   {
     [[], nil] => "No double reading yet.",
     [[], { "outside" => [], "run" => false }] => "Nothing out of the usual.",

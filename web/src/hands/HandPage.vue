@@ -86,9 +86,8 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
         >
           <p class="grow basis-60 leading-snug">
             <template v-if="data.in_use"
-              ><b>Later readings of {{ data.name }} use this hand</b>, as it was learnt from
-              {{ data.in_use.pairs }} pairs on {{ day(data.in_use.made_at) }}. Readings of before keep what they were
-              made with.</template
+              ><b>New readings of {{ data.name }} use this hand</b>, as it was learnt from {{ data.in_use.pairs }} pairs
+              on {{ day(data.in_use.made_at) }}. Readings of before keep what they were made with.</template
             >
             <template v-else
               ><b>Not in use.</b> Switched on, it stands in the estimate of every later reading of {{ data.name }} and

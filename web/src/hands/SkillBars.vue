@@ -31,8 +31,8 @@ const unmet = computed(() => props.skills.classes.filter(({ count }) => !count).
     <ScoreLines :scores="skills.scores" />
     <MatrixTable v-if="skills.matrix" v-bind="skills.matrix" down="the truth" across="the call" />
     <p class="text-pencil text-base">
-      Elsewhere (from memory, other hands and laboratories; no target): professionals had the class exactly right in
-      about two thirds of samples (Salley et al. 2018), in about half (Post et al. 1986).
+      Elsewhere (not checked against the source, other hands and laboratories; no target): professionals had the class
+      exactly right in about two thirds of samples (Salley et al. 2018), in about half (Post et al. 1986).
     </p>
   </section>
 </template>

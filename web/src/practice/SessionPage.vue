@@ -128,7 +128,7 @@ const line = computed(() =>
                   : 'border-dashed border-rule'
             "
           >
-            {{ t.code }}<span class="sr-only">{{ t.now ? ', now' : t.closed_at ? ', closed' : ', to come' }}</span>
+            {{ t.code }}<span class="sr-only">{{ t.now ? ', now' : t.closed_at ? ', closed' : ', not yet' }}</span>
           </li>
         </ol>
         <p v-if="closed && data.kind !== 'group'">

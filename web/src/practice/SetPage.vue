@@ -82,6 +82,7 @@ const kind = ref(words.value.practice.kinds[0]!.value)
 const scheme = ref(words.value.practice.schemes[0]!.value)
 const again = ref(true)
 const ranked = ref(false)
+const byNeed = ref(false)
 async function begin(): Promise<void> {
   if (changed.value && !(await save())) return
   const made = await beginning.send('POST', '/api/practice-sessions', {
@@ -90,6 +91,7 @@ async function begin(): Promise<void> {
     scheme: scheme.value,
     again: again.value,
     ranked: ranked.value,
+    by_need: byNeed.value,
   })
   if (!made) return
   forgetSession(made.id)
@@ -176,6 +178,10 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
         <label class="flex gap-3 items-center min-h-11">
           <input v-model="again" type="checkbox" class="size-6" />
           <span>Some tubs come again under another code: they show how far two readings of one hand differ</span>
+        </label>
+        <label v-if="kind === 'alone'" class="flex gap-3 items-center min-h-11">
+          <input v-model="byNeed" type="checkbox" class="size-6" />
+          <span>What the reader is weak at comes first more often</span>
         </label>
         <label v-if="kind === 'group'" class="flex gap-3 items-center min-h-11">
           <input v-model="ranked" type="checkbox" class="size-6" />

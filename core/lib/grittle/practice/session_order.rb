@@ -20,8 +20,10 @@ module Grittle
       # @param seed [Integer]
       # @param again [Boolean] whether some come twice
       # @param own_seed [Integer] of the order, where several people read the same tubs under the same codes
-      def initialize(tubs, seed, again: true, own_seed: seed)
+      # @param needs [Array<Numeric>, nil] by tub: those with more of it are likelier to come early
+      def initialize(tubs, seed, again: true, own_seed: seed, needs: nil)
         coded = SessionOrder.coded(tubs, seed, again: again)
+        @needs = needs
         met = []
         @turns = order(coded, Random.new(own_seed)).map do |tub, code|
           Turn.new(tub: tub, code: code, again: met.include?(tub)).freeze.tap { met << tub }
@@ -47,6 +49,13 @@ module Grittle
         found
       end
 
+      # Drawn one after the other, each by its weight among those that are left. [published: Efraimidis & Spirakis 2006]
+      # @param weights [Array<Numeric>] over 0
+      # @return [Array]
+      def self.drawn(list, weights, random)
+        list.zip(weights).sort_by { |_, weight| -(random.rand**(1.0 / weight)) }.map(&:first)
+      end
+
       # @return [Integer] tubs that come twice; none where there are too few to come between
       def self.duplicates(tubs)
         return 0 if tubs <= APART
@@ -59,9 +68,15 @@ module Grittle
       # Shuffled until the two of every pair have enough others between them, which some order always has.
       def order(coded, random)
         loop do
-          found = SessionOrder.shuffled(coded, random)
+          found = mixed(coded, random)
           return found if apart?(found.map(&:first))
         end
+      end
+
+      def mixed(coded, random)
+        return SessionOrder.shuffled(coded, random) unless @needs
+
+        SessionOrder.drawn(coded, coded.map { |tub, _| @needs[tub] }, random)
       end
 
       def apart?(order)

@@ -4,7 +4,14 @@ import { request } from '@/api'
 import SheetDialog from '@/shared/SheetDialog.vue'
 
 // How the class was reached: everything as it was given, corrections included.
-type Entry = { at: string; what: string; text: string; recorded_by: string | null; standing: boolean }
+type Entry = {
+  at: string
+  what: string
+  text: string
+  recorded_by: string | null
+  standing: boolean
+  after_truth: boolean
+}
 const props = defineProps<{ readingId: number }>()
 defineEmits<{ close: [] }>()
 const { data } = useQuery({
@@ -37,6 +44,7 @@ const time = (at: string) => new Date(at).toLocaleString(undefined, { dateStyle:
           <td class="pr-3">{{ e.what.replaceAll('_', ' ') }}</td>
           <td class="pr-3">
             <s v-if="!e.standing">{{ e.text }}</s><template v-else>{{ e.text }}</template>
+            <b v-if="e.after_truth"> after the truth</b>
           </td>
           <td>{{ e.recorded_by ?? '' }}</td>
         </tr>
