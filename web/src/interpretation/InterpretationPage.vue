@@ -126,7 +126,7 @@ const FIELDS: [keyof typeof assumed, string, string][] = [
         <ChoiceField
           v-if="follows.measured"
           :model-value="assumed.from || words.laboratory.from[0]!.value"
-          label="Where a laboratory has a result, reckon from"
+          label="Where a laboratory has a result, compute from"
           :options="words.laboratory.from"
           class="print:hidden"
           @update:model-value="assumed.from = $event"
