@@ -7,7 +7,7 @@ module Exchange
     HEADINGS = {
       "label" => %w[label tub tublabel sample id], "sand" => %w[sand sandpercent], "silt" => %w[silt siltpercent],
       "clay" => %w[clay claypercent], "uncertainty" => %w[uncertainty u error plusminus],
-      "method" => %w[method], "silt_limit" => %w[siltlimit siltlimitum],
+      "class" => %w[class texture textureclass], "method" => %w[method], "silt_limit" => %w[siltlimit siltlimitum],
       "determinations" => %w[determinations n], "organic_matter" => %w[organicmatter om organicmatterpercent],
       "origin" => %w[origin from], "mixed_on" => %w[mixedon mixed date]
     }.freeze

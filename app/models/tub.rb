@@ -2,7 +2,7 @@
 
 # One soil of a reference set: its label and its truth, as they were written.
 class Tub < ApplicationRecord
-  WRITTEN = %w[sand silt clay uncertainty method silt_limit].freeze
+  WRITTEN = %w[sand silt clay uncertainty method silt_limit class].freeze
   # What else may be known of it.
   ABOUT = { "determinations" => 20, "organic_matter" => 20, "origin" => 200, "mixed_on" => 10 }.freeze
   MOST_DETERMINATIONS = 100
@@ -43,10 +43,22 @@ class Tub < ApplicationRecord
     unless count && count == count.to_i && count.between?(1, MOST_DETERMINATIONS)
       refuse("Determinations are a whole number from 1 to #{MOST_DETERMINATIONS}.")
     end
-    sd = Grittle::Practice::FIGURES["teacher_sd"] if truth_by == "teacher"
-    Grittle::Practice::LaboratoryResult.new(texts.slice(*WRITTEN), determinations: count.to_i, sd: sd)
+    sd = Grittle::Practice::FIGURES["teacher_sd"] if truth_by == "teacher" || said_by_class?(texts)
+    Grittle::Practice::LaboratoryResult.new(parts(texts), determinations: count.to_i, sd: sd)
   end
-  private_class_method :text, :refuse
+
+  # A teacher may know a class and its clay alone.
+  def self.said_by_class?(texts) = texts["class"].present? && texts.values_at("sand", "silt").all?(&:blank?)
+
+  def self.parts(texts)
+    written = texts.slice(*WRITTEN).except("class")
+    return written unless said_by_class?(texts)
+
+    clay = Grittle::Entry::Field.number(texts["clay"].to_s) || refuse("Clay is a number, not “#{texts['clay']}”.")
+    sand = Grittle::Practice::TeacherWord.composition(texts["class"], clay).sand
+    written.merge("sand" => Grittle::Units.plain(sand.round(1)))
+  end
+  private_class_method :text, :refuse, :parts, :said_by_class?
 
   # @return [Grittle::Practice::LaboratoryResult]
   def read = @read ||= Tub.read_with(written.merge(about || {}), reference_set.truth_by)
@@ -58,6 +70,6 @@ class Tub < ApplicationRecord
   # @return [Hash{String=>Object}] for who may see it
   def describe
     { "id" => id, "label" => label, **written, **(about || {}), "percents" => read.percents, "sds" => read.sds,
-      "done" => read.done, "class" => read.class_name }
+      "done" => read.done, "named" => read.class_name }
   end
 end

@@ -158,6 +158,15 @@ RSpec.describe "practice over the API" do
     expect(kept.first).to include("percents" => { "sand" => 60.5, "silt" => 29.5, "clay" => 10.0 })
   end
 
+  it "takes a teacher's class and clay where no laboratory has the sand, and says how sure that is" do
+    set = make_set(truth_by: "teacher", tubs: [{ label: "T", class: "CL", clay: 30 }])
+    as(keeper)
+    expect(api_get("/api/reference-sets/#{set['id']}")["truth"].first)
+      .to include("class" => "CL", "named" => "clay loam", "sds" => include("clay" => 4.0))
+    bad = make_set(name: "Bad", truth_by: "teacher", tubs: [{ label: "T", class: "CL", clay: 70 }])
+    expect(bad).to be_refused(422, "/tubs/0", "Tub T: Clay loam has no soil with 70 % clay.")
+  end
+
   describe "before its time" do
     # Every path that reads, with numbers that are there and numbers that are guessed.
     def paths

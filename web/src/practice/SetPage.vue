@@ -35,7 +35,7 @@ const beginning = useForm<Schemas['PracticeLine']>(() => key.value)
 const rows = ref<TubRow[]>([])
 const changed = ref(false)
 /** What the server read into what was written. */
-const READ = ['percents', 'sds', 'done', 'class']
+const READ = ['percents', 'sds', 'done', 'named']
 const blank = (): TubRow => ({ label: '' })
 function take(set: Set): void {
   rows.value = (set.truth ?? []).map((tub) =>
@@ -133,7 +133,12 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
           over 45, some near a line, red sands and pale clays.
         </p>
         <form class="grid gap-3" novalidate @submit.prevent="save">
-          <TubRows v-model="rows" :truth="data.truth ?? []" @changed="changed = true" />
+          <TubRows
+            v-model="rows"
+            :truth="data.truth ?? []"
+            :by-class="data.truth_by === 'teacher'"
+            @changed="changed = true"
+          />
           <div v-if="form.problem.value" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2" data-refused>
             {{ form.conflict.value ? 'The set was changed elsewhere meanwhile: open it anew.' : form.general([]) }}
           </div>

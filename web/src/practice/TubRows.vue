@@ -8,7 +8,10 @@ import { nextTick, ref } from 'vue'
 import { useWords } from '@/api'
 
 // Tubs as a table to type into: Tab goes along, Enter in the last row begins the next.
-defineProps<{ truth: Schemas['Tub'][] }>()
+defineProps<{
+  truth: Schemas['Tub'][]
+  /** Whether a class and its clay suffice, as a teacher may know them. */ byClass?: boolean
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const rows = defineModel<TubRow[]>({ required: true })
 const words = useWords()
@@ -46,6 +49,7 @@ const text = (value: unknown): string => (value === undefined || value === null 
       <thead>
         <tr class="text-left border-b-2 border-ink">
           <th v-for="[name, title] in COLUMNS" :key="name" scope="col" class="pr-2 py-1 font-semibold">{{ title }}</th>
+          <th v-if="byClass" scope="col" class="pr-2 font-semibold">Or class and clay</th>
           <th scope="col" class="pr-2 font-semibold">Method</th>
           <th scope="col" class="font-semibold">Class</th>
           <td />
@@ -66,6 +70,17 @@ const text = (value: unknown): string => (value === undefined || value === null 
               @keydown.enter.prevent="below(i)"
             />
           </td>
+          <td v-if="byClass" class="pr-2">
+            <select
+              class="field !min-h-11 !text-lg !px-2 w-44"
+              :value="text(row.class)"
+              :aria-label="`Class without sand, row ${i + 1}`"
+              @change="write(i, 'class', ($event.target as HTMLSelectElement).value)"
+            >
+              <option value=""></option>
+              <option v-for="c in words.practice.classes" :key="c.value" :value="c.value">{{ c.name }}</option>
+            </select>
+          </td>
           <td class="pr-2">
             <select
               class="field !min-h-11 !text-lg !px-2 w-36"
@@ -77,7 +92,7 @@ const text = (value: unknown): string => (value === undefined || value === null 
             </select>
           </td>
           <td class="pr-2 whitespace-nowrap first-letter:uppercase">
-            {{ truth.find(({ id }) => id === row.id)?.class }}
+            {{ truth.find(({ id }) => id === row.id)?.named }}
           </td>
           <td>
             <button
