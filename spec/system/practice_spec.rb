@@ -194,6 +194,32 @@ RSpec.describe "Practice" do
     expect(console_errors).to eq []
   end
 
+  it "leads through a whole simulated sample to its truth, by keys, and never shows what the key says of it" do
+    visit "/practice"
+    fill_in "Who practises here", with: "Maren"
+    # A soil that makes a ball and ribbons, and leads the key to its end.
+    allow(Grittle::Practice::NextSample).to receive(:third).and_return([[40, 40, 20]])
+    click_button "Begin simulated samples"
+    click_button(text: /\ATake sample/)
+    expect(page).to have_css("[data-turn]")
+    %w[Moisten Ball Ribbon Rub].each do |step|
+      type(:enter)
+      expect(step_now).to have_text(step)
+      within("[data-turn]") { click_button(text: /\A(Feel|Push)/) if step != "Moisten" }
+      expect(page).to have_no_css("[data-turn] button[disabled]")
+    end
+    type("s") # other methods would say it
+    find("nav[aria-label='Steps of this reading'] button", text: "Assign").click
+    type("4") # loam
+    type(:enter)
+    expect(page).to have_css("[role='dialog']", text: "You call it loam")
+    type(:enter)
+    expect(page).to have_css("[data-result]", text: /You called\s+loam/i)
+    expect(Turn.last.said["observations"].keys).to include("ball_holds", "ribbons", "wet_rub")
+    expect(Reading.last.class_given).to be_nil
+    expect(console_errors).to eq []
+  end
+
   it "times the reading of a key" do
     visit "/practice/key"
     fill_in "Who reads", with: "Maren"

@@ -87,7 +87,7 @@ useBenchKeys((key) => {
   else if (key === 'k' && kneaded.value) bench.goTo('ball')
   else if (key === '?') keys.value = true
   else if (key === 'm') method.value = true
-  else if (key === 's') void router.push(`/readings/${reading.value.id}/schools`)
+  else if (key === 's' && !hidden.value) void router.push(`/readings/${reading.value.id}/schools`)
   else return false
   return true
 })

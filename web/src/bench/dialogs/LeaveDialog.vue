@@ -11,7 +11,11 @@ const router = useRouter()
 const to = shallowRef<RouteLocationNormalized>()
 const asked = ref(false)
 const first = computed(() => bench.reading.value!.proposals[0])
-const open = computed(() => bench.reading.value!.assigned === null && mainKey(bench.reading.value!).outcomes.length > 0)
+// A simulated sample is called in its session, and is never given the key's class.
+const open = computed(() => {
+  const { assigned, turn } = bench.reading.value!
+  return assigned === null && !turn?.simulated && mainKey(bench.reading.value!).outcomes.length > 0
+})
 
 // The page about the same reading is no leaving.
 const stays = (route: RouteLocationNormalized) => route.path.startsWith(`/readings/${bench.reading.value!.id}`)
