@@ -41,10 +41,11 @@ module Exchange
       "assignments" => { reading_id: :readings }, "layer_changes" => { profile_id: :profiles }
     }.freeze
 
-    # By which column a row hangs on what was read in sessions, and of which table.
+    # By which column a row hangs on what was read in sessions, of which table, and how else it must stand.
     PRACTISED = {
       "samples" => ["samples", :id], "readings" => ["samples", :sample_id], "answers" => ["readings", :reading_id],
-      "ribbons" => ["readings", :reading_id], "assignments" => ["readings", :reading_id]
+      "ribbons" => ["readings", :reading_id], "assignments" => ["readings", :reading_id],
+      "photos" => ["readings", :of_id, { of: "reading" }]
     }.freeze
 
     # Tables whose rows say in two columns what they are of.
@@ -76,8 +77,10 @@ module Exchange
 
       samples = Sample.where(practice: true)
       readings = Reading.where(sample_id: samples.select(:id))
-      ids = { "samples" => samples, "readings" => readings }.fetch(PRACTISED[table.name].first).ids
-      table.model.where.not(PRACTISED[table.name].last => ids)
+      of, column, more = PRACTISED[table.name]
+      left = table.model.where(column => { "samples" => samples, "readings" => readings }.fetch(of).select(:id),
+**more.to_h)
+      table.model.where.not(id: left.ids)
     end
 
     # @return [Hash{Symbol=>Array<Integer>}] rows that are left out, by table

@@ -36,6 +36,8 @@ class Emptying
     Horizon.where(reported_reading_id: @ids[:readings]).update_all(reported_reading_id: nil)
     Horizon.where(speaks_id: @ids[:readings]).update_all(speaks_id: nil)
     Ribbon.where(reading_id: @ids[:readings]).update_all(corrects_id: nil)
+    # The second reading lies outside the fieldbook and says nothing without the first.
+    DoubleReading.where(first_id: @ids[:readings]).or(DoubleReading.where(second_id: @ids[:readings])).delete_all
     TRACES.each { |model| model.where(reading_id: @ids[:readings]).delete_all }
     Reading.where(id: @ids[:readings]).delete_all
   end
@@ -46,6 +48,7 @@ class Emptying
     Finding.where(sample_id: @ids[:samples]).or(Finding.where(companion_place_id: places)).delete_all
     CompanionPlace.where(id: places).delete_all
     LaboratoryResult.where(sample_id: @ids[:samples]).delete_all
+    SubmissionBag.where(sample_id: @ids[:samples]).delete_all
     gone(CompanionTest, :companion_tests)
     gone(Sample, :samples)
   end
