@@ -4,8 +4,8 @@
 # once the first reading has its class, so that nobody knows beforehand.
 class DoubleReading < ApplicationRecord
   KINDS = { "other" => "by another person", "self" => "by the same person again" }.freeze
-  # Shares of readings that are drawn; and at least one a day. [our own]
-  SHARES = { "other" => 0.1, "self" => 0.05 }.freeze
+  # Shares of readings that are drawn; and at least one a day.
+  SHARES = Grittle::Practice::FIGURES["double_shares"]
   # Bytes of a digest that a draw is made of.
   BYTES = 8
 

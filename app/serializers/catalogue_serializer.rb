@@ -56,7 +56,7 @@ module CatalogueSerializer
     usda = Grittle::Triangles::USDA.classes.values.map { |one| { value: one.code, name: one.name } }
     { kinds: choices(PracticeSession::KINDS.except("simulated")), schemes: schemes, classes: usda,
       truth_by: choices(ReferenceSet::TRUTH_BY), forgotten_days: Grittle::Practice::FIGURES["forgotten_days"],
-      teacher_sd: Grittle::Practice::FIGURES["teacher_sd"],
+      good_set: Grittle::Practice::Scores.good_set, elsewhere: Grittle::Practice::Scores.elsewhere,
       kappa_least: Grittle::Practice::FIGURES["kappa_least"] }
   end
 

@@ -7,6 +7,7 @@ require "optparse"
 require "puma"
 require "puma/server"
 require "time"
+require_relative "../../core/lib/grittle"
 
 # A laboratory that is none. What a sample holds follows from its label or its number alone, so that the same submission
 # is answered alike also after a restart.
@@ -14,9 +15,10 @@ class StandInLaboratory
   # Shares of samples, reports and answers that go wrong where nothing else is said. [our own]
   USUAL = { "swap" => 0.005, "little" => 0.01, "sum" => 0.01, "revised" => 0.02, "unknown" => 0.1,
 "late" => 0.1 }.freeze
-  # sd in points that a whole submission is off by; of a result by percent of it. [our own]
+  # sd in points that a whole submission is off by. [our own]
   SHARED_SD = 0.8
-  SDS = { "pipette" => [1.0, 0.02], "hydrometer" => [1.5, 0.04], "laser" => [1.5, 0.04], "other" => [1.5, 0.04] }.freeze
+  # Of a result: what the core takes where a laboratory gives none.
+  SDS = Grittle::Practice::FIGURES["laboratory_sd"]
   # Seconds that a late answer takes: longer than anybody waits.
   LATE = 8
   HEADINGS = %w[label id number date method sand silt clay remark].freeze

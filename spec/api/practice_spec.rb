@@ -186,14 +186,16 @@ RSpec.describe "practice over the API" do
       end
     end
 
-    # A label, a number as it was written, or the two percentages of one tub near each other.
+    # A label, a number as it was written (the seconds of a time are none), or the two percentages of one tub near each
+    # other.
     let(:secrets) do
-      pairs = tubs.flat_map do |tub|
-        both = tub.values_at(:clay, :sand).map { |one| "(?<![\\d.])#{Regexp.escape(one.round(1).to_s)}(?!\\d)" }
-        [both, both.reverse].map { |one, other| "#{one}.{0,150}#{other}" }
+      told = ->(number) { "(?<![\\d.:])#{Regexp.escape(number.to_s)}(?!\\d)" }
+      numbers = tubs.map { |tub| tub.values_at(:clay, :sand) }
+      pairs = numbers.flat_map do |both|
+        rounded = both.map { |one| told[one.round(1)] }
+        [rounded, rounded.reverse].map { |one, other| "#{one}.{0,150}#{other}" }
       end
-      written = tubs.flat_map { |tub| tub.values_at(:clay, :sand) }.map { |one| Regexp.escape(one.to_s) }
-      Regexp.new(["Hidden\\d", *written, *pairs].join("|"))
+      Regexp.new(["Hidden\\d", *numbers.flatten.map(&told), *pairs].join("|"))
     end
 
     { "a stranger" => nil, "somebody with a guessed key" => "f" * 32, "a learner" => "b" * 32,

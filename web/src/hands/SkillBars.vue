@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Schemas } from '@/api'
+import { useWords, type Schemas } from '@/api'
 import MatrixTable from '@/practice/MatrixTable.vue'
 import ScoreLines from '@/practice/ScoreLines.vue'
 
 // How well each class is known, the weakest first: what practice draws from.
 const props = defineProps<{ skills: Schemas['Skills'] }>()
+const words = useWords()
 const met = computed(() => props.skills.classes.filter(({ count }) => count).sort((a, b) => b.need - a.need))
 const unmet = computed(() => props.skills.classes.filter(({ count }) => !count).map(({ name }) => name))
 </script>
@@ -31,8 +32,7 @@ const unmet = computed(() => props.skills.classes.filter(({ count }) => !count).
     <ScoreLines :scores="skills.scores" />
     <MatrixTable v-if="skills.matrix" v-bind="skills.matrix" down="the truth" across="the call" />
     <p class="text-pencil text-base">
-      Elsewhere (not checked against the source, other hands and laboratories; no target): professionals had the class
-      exactly right in about two thirds of samples (Salley et al. 2018), in about half (Post et al. 1986).
+      {{ words.practice.elsewhere }}
     </p>
   </section>
 </template>

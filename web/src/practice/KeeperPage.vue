@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { isProblem, request, useWords } from '@/api'
+import { request, useWords } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
+import { useAttempt } from '@/shared/useAttempt'
 import PageState from '@/shared/PageState.vue'
 import { keyOf } from './keys'
 import { credit, forgetSession, useSession } from './usePractice'
@@ -16,17 +17,14 @@ const calls = (person: number, label: string) =>
   data.value!.table!.find(({ person_id: one }) => one === person)!.calls.filter((call) => call.label === label)
 const look = (value: number) => (value >= 1 ? 'bg-lit text-lit-ink' : value > 0 ? '' : 'bg-warn')
 const ending = ref(false)
-const trouble = ref('')
-async function end(): Promise<void> {
-  try {
+const { trouble, attempt } = useAttempt()
+const end = () =>
+  attempt(async () => {
     const key = keyOf(`set/${data.value!.set_id}`)
     await request('POST', `/api/practice-sessions/${props.id}/close`, {}, undefined, key)
     ending.value = false
     forgetSession(props.id)
-  } catch (problem) {
-    trouble.value = isProblem(problem) ? problem.message : 'The server cannot be reached.'
-  }
-}
+  })
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { isProblem, request, type Schemas } from '@/api'
+import { request, type Schemas } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
+import { useAttempt } from '@/shared/useAttempt'
 import TextField from '@/shared/TextField.vue'
 import { usePractiser } from './keys'
 
@@ -9,20 +10,8 @@ import { usePractiser } from './keys'
 type Drill = Schemas['KeyDrill']
 const name = usePractiser()
 const drill = ref<Drill>()
-const trouble = ref('')
-const busy = ref(false)
-async function tried(job: () => Promise<Drill>): Promise<void> {
-  if (busy.value) return
-  busy.value = true
-  trouble.value = ''
-  try {
-    drill.value = await job()
-  } catch (problem) {
-    trouble.value = isProblem(problem) ? problem.message : 'The server cannot be reached.'
-  } finally {
-    busy.value = false
-  }
-}
+const { busy, trouble, attempt } = useAttempt()
+const tried = (job: () => Promise<Drill>) => attempt(async () => (drill.value = await job()))
 const draw = () => tried(() => request<Drill>('POST', '/api/key-drills', { name: name.value }))
 const call = (code: string) =>
   tried(() => request<Drill>('PATCH', `/api/key-drills/${drill.value!.id}`, { called: code }))

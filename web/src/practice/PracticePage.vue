@@ -2,11 +2,12 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { isProblem, request, type Schemas } from '@/api'
+import { request, useWords, type Schemas } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
 import TextField from '@/shared/TextField.vue'
 import { day } from '@/shared/dates'
+import { useAttempt } from '@/shared/useAttempt'
 import { freshKey, keepKey, keyOf, usePractiser } from './keys'
 import SetDialog from './SetDialog.vue'
 
@@ -17,43 +18,32 @@ const { data, error, refetch } = useQuery({
   queryFn: () => request<Schemas['Practice']>('GET', '/api/practice'),
   staleTime: 0,
 })
+const words = useWords()
 const name = usePractiser()
 const code = ref('')
-const trouble = ref<{ at: string; text: string }>()
-const busy = ref(false)
 const making = ref(false)
+const joining = useAttempt()
+const simulating = useAttempt()
+const busy = computed(() => joining.busy.value || simulating.busy.value)
 const mine = computed(() => data.value?.sessions.filter(({ id }) => keyOf(`session/${id}`)) ?? [])
 
-async function tried(at: string, job: () => Promise<void>): Promise<void> {
-  if (busy.value) return
-  busy.value = true
-  trouble.value = undefined
-  try {
-    await job()
-  } catch (problem) {
-    trouble.value = { at, text: isProblem(problem) ? problem.message : 'The server cannot be reached.' }
-  } finally {
-    busy.value = false
-  }
-}
 const sit = async (id: number): Promise<void> => {
   const key = keyOf(`session/${id}`) ?? freshKey()
   await request('POST', `/api/practice-sessions/${id}/people`, { name: name.value, key })
   keepKey(`session/${id}`, key)
 }
 const join = () =>
-  tried('code', async () => {
+  joining.attempt(async () => {
     const found = await request<{ id: number }>('GET', `/api/practice-codes/${encodeURIComponent(code.value.trim())}`)
     await sit(found.id)
     await router.push(`/practice/sessions/${found.id}`)
   })
 const simulate = () =>
-  tried('simulated', async () => {
+  simulating.attempt(async () => {
     const { id } = await request<{ id: number }>('POST', '/api/practice-sessions', { kind: 'simulated' })
     await sit(id)
     await router.push(`/practice/sessions/${id}`)
   })
-const sentence = (at: string) => (trouble.value?.at === at ? trouble.value.text : undefined)
 const KINDS: Record<string, string> = { alone: 'one person', group: 'group', simulated: 'simulated samples' }
 const state = (s: Schemas['PracticeLine']) =>
   [
@@ -78,7 +68,7 @@ const state = (s: Schemas['PracticeLine']) =>
         <form class="grid gap-2" novalidate @submit.prevent="join">
           <h2 class="text-2xl border-b-2 border-ink pb-1">Join with a code</h2>
           <div class="flex gap-2 items-end">
-            <TextField v-model="code" label="Code of the session" class="grow" :error="sentence('code')" />
+            <TextField v-model="code" label="Code of the session" class="grow" :error="joining.trouble.value" />
             <button class="button button-main" type="submit" :disabled="busy || !code.trim() || !name.trim()">
               Join
             </button>
@@ -90,8 +80,8 @@ const state = (s: Schemas['PracticeLine']) =>
             The model feels a soil that it draws from what you are weak at; you ask for tests and call the class. It
             trains the decision, not the hand.
           </p>
-          <p v-if="sentence('simulated')" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
-            {{ sentence('simulated') }}
+          <p v-if="simulating.trouble.value" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
+            {{ simulating.trouble.value }}
           </p>
           <p>
             <button type="button" class="button" :disabled="busy || !name.trim()" @click="simulate">
@@ -112,8 +102,8 @@ const state = (s: Schemas['PracticeLine']) =>
             <button type="button" class="button button-desk" @click="making = true">Make a set</button>
           </div>
           <p v-if="!data.sets.length" class="py-4 text-pencil">
-            No set yet. Fill 8 to 16 tubs with soil whose sand, silt and clay a laboratory knows; whoever fills them
-            makes the set.
+            No set yet. Fill tubs with soil whose sand, silt and clay are known; whoever fills them makes the set.
+            {{ words.practice.good_set }}
           </p>
           <ul class="grid" aria-label="Sets">
             <li v-for="s in data.sets" :key="s.id" class="border-b border-rule">

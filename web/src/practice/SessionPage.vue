@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { isProblem, queryClient, request } from '@/api'
+import { queryClient, request } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
+import { useAttempt } from '@/shared/useAttempt'
 import TextField from '@/shared/TextField.vue'
 import { freshKey, keepKey, keyOf, usePractiser } from './keys'
 import GuessLines from './GuessLines.vue'
@@ -17,8 +18,7 @@ const props = defineProps<{ id: number }>()
 const router = useRouter()
 const { data, error, refetch } = useSession(() => props.id, 'person')
 const name = usePractiser()
-const busy = ref(false)
-const trouble = ref('')
+const { busy, trouble, attempt: tried } = useAttempt()
 const me = computed(() => data.value?.me)
 const current = computed(() => me.value?.turns.find(({ now }) => now))
 const closed = computed(() => me.value?.turns.filter(({ closed_at: at }) => at).length ?? 0)
@@ -26,18 +26,6 @@ const open = computed(() => me.value?.turns.filter(({ result, closed_at: at }) =
 const simulated = computed(() => data.value?.kind === 'simulated')
 const key = () => keyOf(`session/${props.id}`)
 
-async function tried(job: () => Promise<unknown>): Promise<void> {
-  if (busy.value) return
-  busy.value = true
-  trouble.value = ''
-  try {
-    await job()
-  } catch (problem) {
-    trouble.value = isProblem(problem) ? problem.message : 'The server cannot be reached.'
-  } finally {
-    busy.value = false
-  }
-}
 const put = (session: Session) => queryClient.setQueryData(sessionKey(props.id, 'person'), session)
 const sit = () =>
   tried(async () => {

@@ -128,10 +128,7 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
     <main v-if="data.keeps" class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-8 content-start">
       <section aria-labelledby="tubs-title" class="grid grid-cols-[minmax(0,1fr)] gap-3">
         <h2 id="tubs-title" class="text-2xl border-b-2 border-ink pb-1">Tubs and what is in them</h2>
-        <p class="text-pencil">
-          Truth by {{ origin?.toLowerCase() }}. Good sets have 8 to 16 tubs, five classes or more, clay from under 10 to
-          over 45, some near a line, red sands and pale clays.
-        </p>
+        <p class="text-pencil">Truth by {{ origin?.toLowerCase() }}. {{ words.practice.good_set }}</p>
         <form class="grid gap-3" novalidate @submit.prevent="save">
           <TubRows
             v-model="rows"

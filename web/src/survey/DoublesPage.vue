@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { isProblem, queryClient, request, type Schemas } from '@/api'
+import { queryClient, request, type Schemas } from '@/api'
 import { usePractiser } from '@/practice/keys'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
+import { useAttempt } from '@/shared/useAttempt'
 import TextField from '@/shared/TextField.vue'
 import DifferencesChart from './DifferencesChart.vue'
 
@@ -19,15 +19,7 @@ const { data, error, refetch } = useQuery({
   staleTime: 0,
 })
 const name = usePractiser()
-const trouble = ref('')
-async function tried(job: () => Promise<unknown>): Promise<void> {
-  trouble.value = ''
-  try {
-    await job()
-  } catch (problem) {
-    trouble.value = isProblem(problem) ? problem.message : 'The server cannot be reached.'
-  }
-}
+const { trouble, attempt: tried } = useAttempt()
 const put = async (found: Promise<Doubles>) => queryClient.setQueryData(KEY, await found)
 const draw = (drawn: boolean) => tried(() => put(request<Doubles>('PUT', '/api/double-readings', { drawn })))
 const decline = (id: number) => tried(() => put(request<Doubles>('POST', `/api/double-readings/${id}/decline`, {})))

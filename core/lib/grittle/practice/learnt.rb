@@ -115,20 +115,22 @@ module Grittle
       end
 
       def told_word(test, found)
-        shift = found.figures["shift"]
-        side = shift.positive? ? "later" : "earlier"
-        said = "#{name(test)}: you say the next word #{Units.number(shift.abs.round(1))} points #{side}"
-        told(test, found, shift.abs < TOLD ? "#{name(test)}: as others do" : said)
+        told(test, found, off(found.figures["shift"], "as others do", "you say the next word %s points later",
+                              "you say the next word %s points earlier"))
       end
 
       def told_number(test, found)
-        bias = found.figures["bias"]
-        side = bias.positive? ? "too high" : "too low"
-        said = "#{name(test)}: #{Units.number(bias.abs.round(1))} points #{side}"
-        told(test, found, bias.abs < TOLD ? "#{name(test)}: right on average" : said)
+        told(test, found, off(found.figures["bias"], "right on average", "%s points too high", "%s points too low"))
       end
 
-      def told(test, found, sentence)
+      def off(points, none, over, under)
+        return none if points.abs < TOLD
+
+        format(points.positive? ? over : under, Units.number(points.abs.round(1)))
+      end
+
+      def told(test, found, said)
+        sentence = "#{name(test)}: #{said}"
         enough = found.learnt.enough?
         { "test" => test, "name" => name(test), "count" => found.answers, "used" => enough, **found.figures,
           "sentence" => enough ? "#{sentence}." : "#{sentence}, from too few samples to be used." }

@@ -5,8 +5,7 @@ module Grittle
     # A laboratory's result as an estimate: normal about its sand, silt and clay, so that what follows from a texture
     # can be reckoned from it as from what the hand felt. It replaces no estimate of a hand.
     class MeasuredEstimate < Evidence::Estimate
-      # The least sd, in points: a cell of the model is a point wide. [our own]
-      LEAST_SD = 0.5
+      LEAST_SD = FIGURES["least_sd"]
 
       # @param percents [Hash{String=>Numeric}] sand, silt and clay
       # @param sds [Hash{String=>Numeric}] percent, by part

@@ -108,6 +108,22 @@ module Grittle
           "weighted" => Agreement.kappa(rows, apart) }
       end
 
+      # What others found elsewhere, so that nobody takes it for a target.
+      # @return [String]
+      def elsewhere
+        found = FIGURES["elsewhere"].values.map { |percent, whose| "#{percent} % (#{whose})" }
+        "Elsewhere the class was exactly right in about #{found.join(' and ')}: not checked against the source, " \
+          "other hands, classes and laboratories; no target."
+      end
+
+      # What a set of reference samples should span.
+      # @return [String]
+      def good_set
+        set = FIGURES["good_set"]
+        "Good sets have #{set['tubs'].join(' to ')} tubs of #{set['classes']} classes or more, clay from under " \
+          "#{set['clay'].first} to over #{set['clay'].last} %, some near a line, red sands and pale clays."
+      end
+
       # @param numbers [Array<Numeric>]
       # @return [Float, nil]
       def mean(numbers) = numbers.empty? ? nil : numbers.sum.to_f / numbers.size

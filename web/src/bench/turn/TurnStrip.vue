@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { isProblem, queryClient, request, type Reading, type Schemas } from '@/api'
+import { computed } from 'vue'
+import { queryClient, request, type Reading, type Schemas } from '@/api'
 import { keyOf } from '@/practice/keys'
 import { useAnswers } from '@/bench/useAnswers'
+import { useAttempt } from '@/shared/useAttempt'
 import { useBench } from '@/bench/useReading'
 
 // Which tub, or which simulated sample, is in the hand. A simulated one is asked here for what it feels like.
 const props = defineProps<{ turn: Schemas['ReadingTurn'] }>()
 const bench = useBench()
 const { steps, test } = useAnswers()
-const busy = ref(false)
-const trouble = ref('')
+const { busy, trouble, attempt } = useAttempt()
 
 /** Tests of the step that the sample can still be asked for. */
 const waiting = computed(() => {
@@ -28,23 +28,14 @@ const waiting = computed(() => {
 const said = computed(() =>
   waiting.value[0] === 'ribbons' ? 'Push three ribbons' : `Feel: ${test(waiting.value[0]!).short}`,
 )
-async function feel(): Promise<void> {
-  const name = waiting.value[0]
-  if (!name || busy.value) return
-  busy.value = true
-  trouble.value = ''
-  try {
+const feel = () =>
+  attempt(async () => {
     const { id, version } = bench.reading.value!
-    const body = { version, test: name }
+    const body = { version, test: waiting.value[0] }
     const key = keyOf(`session/${props.turn.session_id}`)
     const felt = await request<Reading>('POST', `/api/turns/${props.turn.id}/feel`, body, undefined, key)
     queryClient.setQueryData(['reading', id], felt)
-  } catch (problem) {
-    trouble.value = isProblem(problem) ? problem.message : 'The server cannot be reached.'
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>
