@@ -35,10 +35,8 @@ class Observer < ApplicationRecord
   # @param pair [String] a sample or a tub, as TaughtReadings names them
   # @param reason [String] blank puts it back
   def leave_out(pair, reason)
-    standing = LeftPair.standing.find_by(observer: self, pair: pair)
-    return standing&.update!(undone_at: Time.now.utc) if reason.to_s.strip.empty?
-
-    standing&.update!(undone_at: Time.now.utc)
-    LeftPair.create!(observer: self, pair: pair, reason: reason.strip, left_at: Time.now.utc)
+    now = Time.now.utc
+    LeftPair.standing.where(observer: self, pair: pair).update_all(undone_at: now)
+    LeftPair.create!(observer: self, pair: pair, reason: reason.strip, left_at: now) if reason.present?
   end
 end

@@ -20,7 +20,7 @@ class PracticePerson < ApplicationRecord
   def lay_out
     return another if practice_session.simulated?
 
-    tubs = practice_session.reference_set.tubs.to_a
+    tubs = practice_session.tubs
     order = Grittle::Practice::SessionOrder.new(tubs.size, practice_session.seed, again: practice_session.again,
                                                                                   own_seed: seed, needs: needs(tubs))
     guessed = guessed(order.turns.size)

@@ -16,6 +16,7 @@ class PracticeSession < ApplicationRecord
   has_many :people, -> { order(:id) }, class_name: "PracticePerson", dependent: :restrict_with_exception,
                                        inverse_of: :practice_session
   attribute :field_method, ActiveRecord::Type::Json.new
+  attribute :tub_ids, ActiveRecord::Type::Json.new
 
   # @param set [ReferenceSet, nil] nil for simulated samples
   # @param method [Hash{Symbol=>Object}] parts of a method; its key must name classes of the USDA
@@ -26,7 +27,7 @@ class PracticeSession < ApplicationRecord
     one_of(:kind, kind, KINDS)
     one_of(:scheme, scheme, SCHEMES.to_h { |name| [name, name] })
     check(kind, set)
-    create!(kind: kind, reference_set: set, scheme: scheme, again: again,
+    create!(kind: kind, reference_set: set, tub_ids: set&.tubs&.ids, scheme: scheme, again: again,
             ranked: kind == "group" && ranked, by_need: kind == "alone" && by_need,
             seed: SecureRandom.random_number(2**48), begun_at: Time.now.utc, field_method: method_of(method),
             join_code: (fresh_code if kind == "group"))
@@ -97,9 +98,12 @@ class PracticeSession < ApplicationRecord
     end
   end
 
+  # @return [Array<Tub>] as they were when the session was begun
+  def tubs = Tub.find(tub_ids)
+
   # @return [Array<(Integer, Tub)>] each code with its tub, for who fills them
   def codes
-    tubs = reference_set.tubs.to_a
+    tubs = self.tubs
     Grittle::Practice::SessionOrder.coded(tubs.size, seed, again: again).map { |tub, code| [code, tubs[tub]] }
   end
 

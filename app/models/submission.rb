@@ -90,7 +90,8 @@ class Submission < ApplicationRecord
   def import(csv, skip: false)
     table = Exchange::LaboratoryTable.new(csv, samples, { "method" => analysis, "laboratory" => laboratory },
                                           labels: bags.to_h { |bag| [bag.label, bag.sample_id] }, skip: skip)
-    return hold(csv, table.problems.to_a) unless table.problems.empty?
+    misfits = misfits(table, skip)
+    return hold(csv, misfits) if misfits.any?
 
     transaction do
       table.take_in("#{laboratory}, #{number || 'on paper'}#{", revision #{revision}" if revision > 1}", self)
@@ -121,6 +122,12 @@ class Submission < ApplicationRecord
   def imported? = state == "imported"
 
   private
+
+  # What a person has to look at; what the table leaves open is no guess of ours.
+  def misfits(table, skip)
+    open = skip ? [] : table.questions
+    table.problems.to_a + open.map { |one| { place: "table", sentence: one["sentence"] } }
+  end
 
   def hold(csv, problems)
     update!(state: "held", report: csv, problems: problems.map { |one| one.transform_keys(&:to_s) }, next_at: nil,

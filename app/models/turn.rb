@@ -4,7 +4,7 @@
 # change counts nowhere.
 class Turn < ApplicationRecord
   P = Grittle::Practice
-  # The tests of a simulated sample are answered in the order they are asked for.
+  # Percent that a person may say.
   NUMBERS = { "clay" => 0..100, "sand" => 0..100 }.freeze
 
   belongs_to :practice_person

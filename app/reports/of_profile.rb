@@ -94,7 +94,7 @@ module Reports
     # Named where a person's own hand stands in the estimate.
     def own_hand(reading)
       hand = reading.own_hand or return
-      "the own hand of #{hand.observer.name}, learnt from #{hand.pairs} pairs, #{hand.made_at.to_date.iso8601}"
+      "#{hand.observer.name}'s own hand, learnt from #{hand.pairs} pairs, #{hand.made_at.to_date.iso8601}"
     end
 
     def class_said(layer, verdict)

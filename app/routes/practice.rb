@@ -152,18 +152,20 @@ module Routes
     module Asking
       def sets = ReferenceSet.standing.where(fieldbook: fieldbook)
 
-      def asked_set = @asked_set ||= sets.find(input_set || params[:id])
-      def input_set = request.path_info == "/api/practice-sessions" ? input[:set_id] : nil
-
-      def asked_session
-        @asked_session ||= begin
-          found = PracticeSession.where(fieldbook: fieldbook).find(turn? ? turn.practice_session.id : params[:id])
-          @asked_set ||= found.reference_set
-          found
-        end
+      # @return [ReferenceSet, nil] that the path speaks of, by itself or through its session
+      def asked_set
+        @asked_set ||= of_session? ? asked_session.reference_set : sets.find(asked_set_id)
       end
 
+      # A session is begun of a set that stands in the body.
+      def asked_set_id = request.path_info == "/api/practice-sessions" ? input[:set_id] : params[:id]
+      def of_session? = turn? || request.path_info.start_with?("/api/practice-sessions/")
       def turn? = request.path_info.start_with?("/api/turns/")
+
+      def asked_session
+        @asked_session ||= PracticeSession.where(fieldbook: fieldbook)
+                                          .find(turn? ? turn.practice_session.id : params[:id])
+      end
 
       def turn
         @turn ||= Turn.joins(practice_person: :practice_session)
@@ -174,10 +176,7 @@ module Routes
       def tubs_of(input) = (input[:tubs] || []).map { |one| one.transform_keys(&:to_s) }
 
       # @return [Boolean] whether who asks keeps the set
-      def keeper?
-        asked_session if request.path_info.start_with?("/api/practice-sessions/")
-        !asked_with.empty? && !(@asked_set.nil? && (@asked_session || turn?)) && asked_set.kept_by?(asked_with)
-      end
+      def keeper? = !asked_with.empty? && (asked_set&.kept_by?(asked_with) || false)
 
       def keeper!
         keeper? || refuse(Problem.new(403, "Only who fills the tubs may do that: with the key of the set."))

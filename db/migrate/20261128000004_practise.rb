@@ -44,6 +44,7 @@ class Practise < ActiveRecord::Migration[7.2]
       t.datetime :removed_at, precision: 6
     end
 
+    # tub_ids: the tubs when it was begun, in the order that codes are given by; a set may change meanwhile.
     create_table :practice_sessions do |t|
       t.references :fieldbook, null: false, foreign_key: true
       t.references :reference_set, foreign_key: true
@@ -54,6 +55,7 @@ class Practise < ActiveRecord::Migration[7.2]
       t.boolean :again, null: false, default: true
       t.boolean :ranked, null: false, default: false
       t.boolean :by_need, null: false, default: false
+      t.json :tub_ids
       t.json :field_method, null: false
       t.datetime :begun_at, null: false, precision: 6
       t.datetime :ended_at, precision: 6

@@ -121,6 +121,27 @@ RSpec.describe "practice over the API" do
     expect(api_post("/api/turns/#{seen['me']['turns'].last['id']}/begin", {})["detail"]).to include("ended")
   end
 
+  it "keeps the tubs and codes of a session, whatever becomes of the set meanwhile" do
+    set = make_set
+    session = session_of(set, kind: "group")
+    sit(session, "Wren", "b" * 32)
+    as(keeper)
+    kept = api_get("/api/reference-sets/#{set['id']}")
+    changed = kept["truth"].drop(1).map { |tub| tub.slice("id", "label", "sand") } # one is gone, all have another clay
+    api_put("/api/reference-sets/#{set['id']}", { version: kept["version"],
+                                                  tubs: changed.map { |tub| tub.merge("clay" => 12) } })
+    sit(session, "Reed", "c" * 32)
+    wren, reed = PracticeSession.find(session["id"]).people.map do |one|
+      one.turns.to_h do |turn|
+        [turn.code, turn.tub_id]
+      end
+    end
+    expect(reed).to eq wren
+    as(keeper)
+    codes = api_get("/api/practice-sessions/#{session['id']}")["codes"].to_h { |one| [one["code"], one["label"]] }
+    expect(codes).to eq(wren.transform_values { |id| Tub.find(id).label })
+  end
+
   it "answers a simulated sample's tests as asked for, and tells its truth once it is called" do
     as("d" * 32)
     session = api_post("/api/practice-sessions", { kind: "simulated" })

@@ -116,6 +116,15 @@ RSpec.describe "submissions over the API" do
     expect(back).to include("state" => "imported", "problems" => ["p - 03: no result. lost"])
   end
 
+  it "holds a table that leaves a date open, instead of guessing it" do
+    sent = send_bags(way: "paper")
+    csv = "sample,sand,silt,clay,date\np-1,30,40,30,03.04.2026\n"
+    held = api_post("/api/submissions/#{sent['id']}/results", { csv: csv })
+    expect(held).to include("state" => "held", "problems" => ["Table: Is 03.04.2026 day first or month first?"])
+    sure = api_post("/api/submissions/#{sent['id']}/results", { csv: csv.sub("03.04.2026", "2026-04-03") })
+    expect(sure["state"]).to eq "imported"
+  end
+
   {
     "no bags" => [[], "Choose the bags to send."],
     "a bag without a label" => [[nil], /a bag needs a label/],

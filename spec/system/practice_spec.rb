@@ -99,7 +99,7 @@ RSpec.describe "Practice" do
     expect(page).to have_css("[data-use]", text: "New readings of Maren use this hand")
     visit "/readings/#{felt.call(profile.horizons.last)}"
     expect(page).to have_css("[data-own-hand]",
-                             text: /With the own hand of Maren, learnt from 10 pairs.*Without it: .*clay/m)
+                             text: /With Maren’s own hand, learnt from 10 pairs.*Without it: .*clay/m)
     clays = [before, Reading.last.id].map do |id|
       api_get("/api/readings/#{id}")["assessment"]["evidence"]["mean"]["clay"]
     end

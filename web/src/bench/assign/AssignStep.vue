@@ -164,7 +164,9 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
       />
       <CautionNote name="results" />
       <p v-if="evidence.felt" class="text-lg leading-tight text-pencil" data-limits>
-        Limits of this estimate: a model's, fitted to no laboratory yet. It is blind to what is {{ blind }}.
+        Limits of this estimate: a model's,
+        {{ reading.own_hand ? 'fitted to one hand’s known samples' : 'fitted to no laboratory yet' }}. It is blind to
+        what is {{ blind }}.
         <button type="button" class="min-h-14 underline underline-offset-4" @click="bench.goTo('more', 'blind_spots')">
           Tick what applies
         </button>

@@ -8,7 +8,7 @@ defineProps<{ hand: Schemas['ReadingHand'] }>()
 
 <template>
   <p class="leading-tight" data-own-hand>
-    With the own hand of {{ hand.name }}, learnt from {{ hand.pairs }} pairs, {{ day(hand.made_on) }}.
+    With {{ hand.name }}’s own hand, learnt from {{ hand.pairs }} pairs, {{ day(hand.made_on) }}.
     <span v-if="hand.without.clay_range" class="text-pencil"
       >Without it: {{ hand.without.class }} {{ hand.without.percent }} %, clay {{ hand.without.clay_range[0] }} to
       {{ hand.without.clay_range[1] }} %.</span
