@@ -23,6 +23,22 @@ module Exchange
       raise Unreadable, too_many if @rows.size > most
     end
 
+    # Which column is which, by headings as people write them; the first of a name counts.
+    # @param said [Hash{String=>Array<String>}] by name, how it may be called, without anything but letters
+    # @param needed [Array<String>] names
+    # @return [Array<String, nil>] a name a column
+    # @raise [Unreadable]
+    def names(said, needed)
+      found = headings.map do |heading|
+        letters = heading.to_s.downcase.gsub("%", "percent").gsub(/[^a-z]/, "")
+        said.find { |_, words| words.include?(letters) }&.first
+      end
+      missing = needed - found
+      raise Unreadable, "The table needs a column for #{missing.first}." if missing.any?
+
+      found.each_with_index.map { |name, at| name unless found.first(at).include?(name) }
+    end
+
     private
 
     def too_many = "The file has more than #{@most} rows. Take it in parts."

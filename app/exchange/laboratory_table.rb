@@ -40,7 +40,7 @@ module Exchange
       ApplicationRecord.one_of(:date_order, date_order, DATE_ORDERS)
       ApplicationRecord.one_of(:duplicates, duplicates, DUPLICATES)
       file = CsvText.new(csv, most: MOST_ROWS)
-      @names = names(file.headings)
+      @names = file.names(HEADINGS, %w[label clay])
       @by_label = by_label(samples, labels)
       @date_order = date_order
       @duplicates = duplicates
@@ -85,18 +85,6 @@ module Exchange
     end
 
     private
-
-    def names(headings)
-      found = headings.map do |heading|
-        letters = heading.to_s.downcase.gsub("%", "percent").gsub(/[^a-z]/, "")
-        HEADINGS.find { |_, said| said.include?(letters) }&.first
-      end
-      found = found.each_with_index.map { |name, at| name unless found.first(at).include?(name) }
-      missing = %w[label clay] - found
-      raise Unreadable, "The table needs a column for #{missing.first}." if missing.any?
-
-      found
-    end
 
     def by_label(samples, labels)
       return samples.where.not(label: nil).group_by { |sample| plain(sample.label) } unless labels

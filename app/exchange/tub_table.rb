@@ -19,10 +19,7 @@ module Exchange
     # @raise [Unreadable, Grittle::InvalidInput] with every bad row
     def read(csv)
       file = CsvText.new(csv, most: ReferenceSet::MOST_TUBS)
-      names = file.headings.map { |heading| name(heading) }
-      missing = %w[label clay] - names
-      raise Unreadable, "The table needs a column for #{missing.first}." if missing.any?
-
+      names = file.names(HEADINGS, %w[label clay])
       problems = Problems.new
       tubs = file.rows.map.with_index do |(number, cells), place|
         tub = names.zip(cells).to_h.except(nil).transform_values { |cell| Cells.unguard(cell.to_s.strip) }
@@ -42,11 +39,5 @@ module Exchange
         tubs.each { |tub| csv << tub.describe.values_at(*HEADINGS.keys).map { |cell| Cells.guard(cell.to_s) } }
       end
     end
-
-    def name(heading)
-      letters = heading.to_s.downcase.gsub("%", "percent").gsub(/[^a-z]/, "")
-      HEADINGS.find { |_, said| said.include?(letters) }&.first
-    end
-    private_class_method :name
   end
 end

@@ -2,13 +2,13 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { queryClient, request, type Schemas } from '@/api'
+import ControlChart from '@/drawing/ControlChart.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { day } from '@/shared/dates'
 import { useForm } from '@/shared/useForm'
-import DriftChart from './DriftChart.vue'
 import HandCurve from './HandCurve.vue'
 import SkillBars from './SkillBars.vue'
 
@@ -137,7 +137,16 @@ async function leaveOut(pair: string, why: string | null): Promise<void> {
         </table>
         <section v-if="data.drift.chart.length > 1" aria-labelledby="drift-title" class="grid gap-2">
           <h2 id="drift-title" class="text-2xl">Has the hand moved?</h2>
-          <DriftChart :chart="data.drift.chart" />
+          <ControlChart
+            :values="data.drift.chart.map(({ ewma }) => ewma)"
+            :low="data.drift.chart.map(({ limit }) => -limit)"
+            :high="data.drift.chart.map(({ limit }) => limit)"
+            :middle="0"
+            :beyond="data.drift.chart.flatMap(({ signal }, at) => (signal ? [at] : []))"
+            :least="1"
+            :label="`Drift over ${data.drift.chart.length} pairs. ${data.drift.sentence ?? 'Within its limits.'}`"
+            axis="Pairs, oldest first; standard deviations"
+          />
           <p>{{ data.drift.sentence ?? 'No sign of it: the line stays within its limits.' }}</p>
         </section>
       </div>

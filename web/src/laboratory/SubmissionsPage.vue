@@ -62,7 +62,7 @@ const all = () => {
               </button>
             </p>
             <label v-for="b in data.waiting" :key="b.id" class="flex gap-3 items-center min-h-11 border-b border-rule">
-              <input v-model="chosen" type="checkbox" class="size-6 accent-ink" :value="b.id" />
+              <input v-model="chosen" type="checkbox" class="size-6 shrink-0 accent-ink" :value="b.id" />
               <span
                 ><b>{{ b.label }}</b> <span class="text-pencil">{{ b.place }}, {{ b.kind.toLowerCase() }}</span></span
               >

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import type { Schemas } from '@/api'
 
 // Differences of two people's clay against its mean, with the bias and its limits and how surely each is known.
 const props = defineProps<{ clay: Schemas['ClayPair']; one: string; other: string }>()
-const W = 460
+// Narrower on a phone, so that its writing stays as large.
+const phone = useMediaQuery('(max-width: 720px)')
+const W = computed(() => (phone.value ? 350 : 460))
 const H = 260
 const EDGE = { left: 46, right: 62, top: 10, bottom: 40 }
 const limits = computed(() => [props.clay.limits[0]!, props.clay.bias, props.clay.limits[1]!])
@@ -15,7 +18,8 @@ const reach = computed(() => {
 const means = computed(() => props.clay.points.map(([m]) => m!))
 const from = computed(() => Math.max(Math.floor((Math.min(...means.value) - 2) / 10) * 10, 0))
 const to = computed(() => Math.ceil((Math.max(...means.value) + 2) / 10) * 10)
-const x = (mean: number) => EDGE.left + ((mean - from.value) / (to.value - from.value)) * (W - EDGE.left - EDGE.right)
+const x = (mean: number) =>
+  EDGE.left + ((mean - from.value) / (to.value - from.value)) * (W.value - EDGE.left - EDGE.right)
 const y = (off: number) => EDGE.top + ((reach.value - off) / (2 * reach.value)) * (H - EDGE.top - EDGE.bottom)
 const lines = computed(() =>
   limits.value.map((at, i) => ({ at, se: i === 1 ? props.clay.se_bias : props.clay.se_limit, mid: i === 1 })),

@@ -178,15 +178,15 @@ const origin = computed(() => words.value.practice.truth_by.find(({ value }) => 
           </select>
         </div>
         <label class="flex gap-3 items-center min-h-11">
-          <input v-model="again" type="checkbox" class="size-6 accent-ink" />
+          <input v-model="again" type="checkbox" class="size-6 shrink-0 accent-ink" />
           <span>Some tubs come again under another code: they show how far two readings of one hand differ</span>
         </label>
         <label v-if="kind === 'alone'" class="flex gap-3 items-center min-h-11">
-          <input v-model="byNeed" type="checkbox" class="size-6 accent-ink" />
+          <input v-model="byNeed" type="checkbox" class="size-6 shrink-0 accent-ink" />
           <span>What the reader is weak at comes first more often</span>
         </label>
         <label v-if="kind === 'group'" class="flex gap-3 items-center min-h-11">
-          <input v-model="ranked" type="checkbox" class="size-6 accent-ink" />
+          <input v-model="ranked" type="checkbox" class="size-6 shrink-0 accent-ink" />
           <span>Rank the group by credit</span>
         </label>
         <p v-if="beginning.problem.value" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">

@@ -3,11 +3,12 @@ import { useQuery } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
 import { queryClient, request, type Schemas } from '@/api'
 import { usePractiser } from '@/practice/keys'
+import { signed } from '@/practice/usePractice'
+import ControlChart from '@/drawing/ControlChart.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
 import { useAttempt } from '@/shared/useAttempt'
 import TextField from '@/shared/TextField.vue'
-import DifferencesChart from './DifferencesChart.vue'
 
 // Samples that are read twice during a survey: which wait, what the two said, and whether the hands keep together.
 type Doubles = Schemas['Doubles']
@@ -100,7 +101,17 @@ const begin = (id: number) =>
             }}<span v-if="b.limit !== null" class="text-pencil">, signal at {{ b.limit }}</span>
           </li>
         </ol>
-        <DifferencesChart v-if="data.charts.limits && data.charts.clay.length > 1" :charts="data.charts" />
+        <ControlChart
+          v-if="data.charts.limits && data.charts.clay.length > 1"
+          :values="data.charts.clay"
+          :low="data.charts.limits.low"
+          :high="data.charts.limits.high"
+          :middle="data.charts.limits.mean"
+          :beyond="data.charts.limits.outside"
+          :least="5"
+          :label="`Differences of clay, limits ${data.charts.limits.low} to ${data.charts.limits.high} points`"
+          axis="Second less first, points of clay, in their order"
+        />
       </section>
       <section v-if="data.done.length" aria-labelledby="done-title" class="grid gap-2">
         <h2 id="done-title" class="text-2xl border-b-2 border-ink pb-1">Read twice</h2>
@@ -110,7 +121,7 @@ const begin = (id: number) =>
             {{ d.second.named
             }}<span class="text-pencil"
               >{{ d.steps === null ? '' : d.steps === 1 ? '; 1 step apart' : `; ${d.steps} steps apart`
-              }}{{ d.clay === null ? '' : `; clay ${d.clay > 0 ? '+' : ''}${d.clay}` }}</span
+              }}{{ d.clay === null ? '' : `; clay ${signed(d.clay)}` }}</span
             >
           </li>
         </ul>
