@@ -5,15 +5,19 @@
 source "https://gems.invalid"
 
 gem "activerecord", "~> 7.2.2"
+gem "bcrypt", "~> 3.1"
 gem "committee", "~> 5.6"
 gem "css_parser", "~> 1.21" # of prawn-svg; 2 and later want a newer Ruby than Debian 12 has
 gem "ffi", "~> 1.16.3" # 1.17 wants a newer RubyGems than Debian 12 has
 gem "prawn", "~> 2.5"
 gem "prawn-svg", "~> 0.40"
 gem "prawn-table", "~> 0.2"
+gem "prometheus-client", "~> 4.2"
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
+gem "rack-attack", "~> 6.7"
 gem "rackup", "~> 2.3"
+gem "rqrcode", "~> 2.2"
 gem "ruby-vips", "~> 2.2"
 gem "sinatra", "~> 4.2"
 gem "trilogy", "~> 2.9"

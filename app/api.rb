@@ -13,7 +13,11 @@ require_relative "laboratory/queue"
 require_relative "gps_receiver"
 require_relative "problem"
 require_relative "gate"
+require_relative "reach"
+require_relative "sign_in_cookie"
+require_relative "needs"
 require_relative "trouble"
+require_relative "serializers/account_serializer"
 require_relative "serializers/companion_serializer"
 require_relative "serializers/catalogue_serializer"
 require_relative "serializers/deletion_serializer"
@@ -27,6 +31,9 @@ require_relative "serializers/side_by_side_serializer"
 require_relative "serializers/standing_serializer"
 require_relative "serializers/submission_serializer"
 require_relative "serializers/work_serializer"
+require_relative "middleware/access"
+require_relative "middleware/fieldbook_place"
+require_relative "middleware/guard"
 require_relative "middleware/request_log"
 require_relative "middleware/last_resort"
 require_relative "middleware/plain_request"
@@ -45,9 +52,13 @@ require_relative "routes/companions"
 require_relative "routes/hands"
 require_relative "routes/interpretation"
 require_relative "routes/laboratory"
+require_relative "routes/history"
+require_relative "routes/members"
+require_relative "routes/own_things"
 require_relative "routes/practice"
 require_relative "routes/readings"
 require_relative "routes/reports"
+require_relative "routes/sign_in"
 require_relative "routes/survey"
 
 # The routes under /api, and where the core's refusals become statuses.
@@ -71,7 +82,10 @@ class Api < Sinatra::Base
     "SurveyMap" => "survey map",
     "DoubleReading" => "double reading that waits",
     "Submission" => "submission",
-    "KeyDrill" => "reading of a key"
+    "KeyDrill" => "reading of a key",
+    "Membership" => "member",
+    "Invitation" => "invitation",
+    "SignIn" => "sign-in"
   }.freeze
 
   configure do
@@ -80,11 +94,12 @@ class Api < Sinatra::Base
     set :dump_errors, false
     set :logging, false
     # Another name in the Host header could be a page elsewhere that resolves to this machine.
-    set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]"]
+    set :host_authorization, permitted_hosts: Reach.hosts
   end
 
   use LastResort
   use PlainRequest
+  use Access, Needs.in(SCHEMA)
   use JsonBody
   use Committee::Middleware::RequestValidation, schema_path: SCHEMA, error_class: SchemaError, strict: false,
                                                 strict_reference_validation: true
@@ -100,10 +115,14 @@ class Api < Sinatra::Base
   register Routes::Fieldbook
   register Routes::Interpretation
   register Routes::Hands
+  register Routes::History
   register Routes::Laboratory
+  register Routes::Members
+  register Routes::OwnThings
   register Routes::Practice
   register Routes::Readings
   register Routes::Reports
+  register Routes::SignIn
   register Routes::Survey
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
@@ -124,7 +143,12 @@ class Api < Sinatra::Base
     refuse Problem.new(503, error.message)
   end
   error { |error| trouble(error) }
-  not_found { refuse Problem.new(404, "There is nothing at #{request.path_info}.") }
+  # A route that found nothing has said so itself.
+  not_found do
+    next response.body if env["grittle.problem"]
+
+    refuse Problem.new(404, "There is nothing at #{request.path_info}.")
+  end
 
   helpers do
     def refuse(problem, error = nil)

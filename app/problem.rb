@@ -7,13 +7,15 @@ class Problem
   TYPE = "application/problem+json"
   TITLES = {
     400 => "The request cannot be read",
+    401 => "Not signed in",
     404 => "Not found",
     405 => "Not possible here",
-    403 => "Not from here",
+    403 => "Not open to you",
     409 => "Changed meanwhile",
     413 => "Too large",
     415 => "Not JSON",
     422 => "Something needs correcting",
+    429 => "Too many",
     500 => "Our mistake",
     503 => "Not now",
     507 => "No room"

@@ -30,4 +30,5 @@ end
 
 require_relative "support/whole_app"
 require_relative "support/api_helpers"
+require_relative "support/people"
 require_relative "support/page_helpers" if RSpec.configuration.files_to_run.any? { |file| file.include?("/system/") }

@@ -12,13 +12,13 @@ module Exchange
       raise Grittle::UnknownName.new("of", of, OF) unless OF.include?(of)
 
       @whole = of == "fieldbook"
-      fieldbook = Fieldbook.current
-      @site = fieldbook.sites.find(id) if of == "site"
-      @profile = fieldbook.profiles.find(id) if of == "profile"
+      @fieldbook = Fieldbook.current
+      @site = @fieldbook.sites.find(id) if of == "site"
+      @profile = @fieldbook.profiles.find(id) if of == "profile"
     end
 
     # @return [String] for a file's name
-    def name = (@profile || @site)&.name || "fieldbook"
+    def name = (@profile || @site)&.name || @fieldbook.name
 
     # @return [Profile, nil]
     attr_reader :profile
@@ -48,6 +48,20 @@ module Exchange
       "photos" => ["readings", :of_id, { of: "reading" }]
     }.freeze
 
+    # How the fieldbook of a row is found: by the column of that name in the table at the end of these steps, which are
+    # made from the row on, so that the database goes through the rows in their order.
+    STEPS = {
+      "sites" => [], "samples" => [], "photos" => [], "companion_tests" => [], "reports" => [],
+      "assessor_tables" => [], "profiles" => %w[site_id sites], "horizons" => %w[profile_id profiles site_id sites],
+      "layer_changes" => %w[profile_id profiles site_id sites],
+      "reported_classes" => %w[horizon_id horizons profile_id profiles site_id sites],
+      "companion_places" => %w[companion_test_id companion_tests], "findings" => %w[sample_id samples],
+      "laboratory_results" => %w[sample_id samples], "own_hands" => %w[observer_id observers],
+      "readings" => %w[sample_id samples], "answers" => %w[reading_id readings sample_id samples],
+      "ribbons" => %w[reading_id readings sample_id samples],
+      "assignments" => %w[reading_id readings sample_id samples]
+    }.freeze
+
     # Tables whose rows say in two columns what they are of.
     SPOKEN_OF = {
       "photos" => [:of, :of_id, Tables::PHOTO_OF], "revisions" => [:record_type, :record_id, Traces::OF]
@@ -73,14 +87,34 @@ module Exchange
 
     # What was read in sessions is none of the fieldbook.
     def without_practice(table)
-      return table.model.all unless PRACTISED.key?(table.name) && Sample.exists?(practice: true)
+      rows = of_fieldbook(table)
+      return rows unless PRACTISED.key?(table.name) && Sample.exists?(practice: true)
 
       samples = Sample.where(practice: true)
       readings = Reading.where(sample_id: samples.select(:id))
       of, column, more = PRACTISED[table.name]
       left = table.model.where(column => { "samples" => samples, "readings" => readings }.fetch(of).select(:id),
-**more.to_h)
-      table.model.where.not(id: left.ids)
+                               **more.to_h)
+      rows.where.not(id: left.ids)
+    end
+
+    def of_fieldbook(table)
+      return changes if table.name == "revisions"
+
+      last = table.name
+      steps = STEPS.fetch(table.name).each_slice(2).map do |column, to|
+        "STRAIGHT_JOIN #{to} ON #{to}.id = #{last}.#{column}".tap { last = to }
+      end
+      table.model.joins(steps.join(" ")).where(last => { fieldbook_id: @fieldbook.id })
+    end
+
+    # What was changed of the rows that are exported.
+    def changes
+      found = Traces::OF.map do |model, name|
+        owned = of_fieldbook(Tables::BY_NAME[name]).select("#{name}.id")
+        Revision.where(record_type: model).where("revisions.record_id IN (#{owned.to_sql})")
+      end
+      found.reduce(:or)
     end
 
     # @return [Hash{Symbol=>Array<Integer>}] rows that are left out, by table

@@ -18,6 +18,7 @@ module Exchange
     # @raise [Gate::Busy]
     def initialize(writer, gate = nil)
       @writer = writer
+      @acting = Acting.state
       @gate = gate
       gate&.enter
     end
@@ -30,7 +31,7 @@ module Exchange
 
     # @yieldparam piece [String]
     def each(&block)
-      ActiveRecord::Base.connection_pool.with_connection { @writer.each(&block) }
+      Acting.as(@acting) { ActiveRecord::Base.connection_pool.with_connection { @writer.each(&block) } }
     end
 
     # @param env [Hash] of the request

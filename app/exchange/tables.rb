@@ -119,7 +119,8 @@ module Exchange
       table("own_hands", OwnHand, "What was learnt of a person's hand on a day; readings keep the one they began with",
             { "observer" => :person, "numbers" => :json, "pairs" => :integer, "made_at" => :time }),
       table("readings", Reading, "Hand-texturings of one sample by one person",
-            { **METHOD, "rules_version" => :text, "step" => :text, "started_at" => :time, "updated_at" => :time },
+            { **METHOD, "begun_by" => :person, "rules_version" => :text, "step" => :text,
+              "started_at" => :time, "updated_at" => :time },
             refs: { "sample_id" => "samples", "own_hand_id" => "own_hands" }),
       table(
         "answers",

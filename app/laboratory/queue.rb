@@ -39,7 +39,7 @@ module Laboratory
 
     # One submission, whether it is due or not.
     def look(submission)
-      submission.state == "queued" ? send(submission) : ask(submission)
+      Acting.in(submission.fieldbook) { submission.state == "queued" ? send(submission) : ask(submission) }
     rescue Unreachable => e
       submission.failed(e.message)
     rescue Unknown

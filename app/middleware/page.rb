@@ -7,9 +7,9 @@ require "rack/files"
 class Page
   # Nothing is fetched from anywhere else.
   HEADERS = {
-    "content-security-policy" => "default-src 'self'; style-src 'self'; img-src 'self' data: blob:; " \
-                                 "base-uri 'none'; frame-ancestors 'none'; form-action 'self'",
-    "x-content-type-options" => "nosniff", "referrer-policy" => "no-referrer"
+    "content-security-policy" => "default-src 'self'; script-src 'self'; style-src 'self'; " \
+                                 "img-src 'self' data: blob:; object-src 'none'; frame-src 'none'; " \
+                                 "base-uri 'none'; frame-ancestors 'none'; form-action 'self'"
   }.freeze
   # What the build did not make is not the page.
   NOTHING = [404, { "content-type" => "text/plain" }, ["There is no such file.\n"]].freeze

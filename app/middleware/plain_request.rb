@@ -7,6 +7,8 @@ class PlainRequest
   # A query of ours is short.
   LONGEST = 4096
   MOST_PAGES = 1_000_000
+  # How a browser says that its own page asks; who is no browser says nothing. [published: W3C Fetch Metadata]
+  OWN_SITE = [nil, "same-origin", "none"].freeze
   READS = %w[GET HEAD OPTIONS].freeze
 
   def initialize(app)
@@ -48,10 +50,10 @@ class PlainRequest
 
   # A page elsewhere may send what it likes to this machine; it has another origin.
   def foreign(env)
-    origin = env["HTTP_ORIGIN"]
-    return if origin.nil? || READS.include?(env["REQUEST_METHOD"])
+    return if READS.include?(env["REQUEST_METHOD"])
 
-    own = "#{env['rack.url_scheme']}://#{env['HTTP_HOST']}"
-    Problem.new(403, "Changes are made from Grittle's own page only.") unless origin == own
+    origin = env["HTTP_ORIGIN"]
+    own = (origin.nil? || origin == Reach.origin(env)) && OWN_SITE.include?(env["HTTP_SEC_FETCH_SITE"])
+    Problem.new(403, "Changes are made from Grittle's own page only.") unless own
   end
 end

@@ -26,7 +26,7 @@ class RequestLog
       Time.now.utc.strftime("%FT%TZ"),
       env["grittle.number"],
       env["REQUEST_METHOD"],
-      env["PATH_INFO"].inspect[1..-2],
+      path(env),
       status,
       "#{took}ms",
       why
@@ -34,4 +34,7 @@ class RequestLog
   rescue SystemCallError, IOError
     nil # on a full disk the answer still goes out
   end
+
+  # Without its query, in which positions and words of a search stand.
+  def path(env) = "#{env['SCRIPT_NAME']}#{env['PATH_INFO']}".inspect[1..-2]
 end

@@ -30,7 +30,7 @@ class ApplicationRecord < ActiveRecord::Base
         record_id: id,
         was: changed_attributes,
         changed_at: Time.now.utc,
-        by: writer
+        by: Acting.writer(writer)
       )
       save!
     end
@@ -69,7 +69,7 @@ class ApplicationRecord < ActiveRecord::Base
   end
   private_class_method :quoted
 
-  # @return [Observer, nil] who writes, as far as the record knows
+  # @return [Observer, nil] who writes, as far as the record knows, where nobody is signed in
   def writer = (recorded_by if respond_to?(:recorded_by)) || (profile&.recorded_by if respond_to?(:profile))
 
   # A blank name is refused with a sentence at its field.

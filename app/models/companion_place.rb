@@ -34,7 +34,7 @@ class CompanionPlace < ApplicationRecord
     parts["minutes"] = minutes_at(at) if started_at && parts.keys.intersect?(companion_test.kind.look)
     read = Grittle::Profiles::Findings.read(companion_test.test, parts, whole: false)
     found = Finding.create!(sample: sample, companion_place: self, test: companion_test.test, value: read, seen_at: at,
-                            recorded_by: companion_test.recorded_by)
+                            recorded_by: Acting.writer(companion_test.recorded_by))
     companion_test.touch
     found
   end

@@ -29,7 +29,8 @@ class CompanionTest < ApplicationRecord
     refuse("/places", "#{known.title} needs a #{known.noun}.") if places.empty?
     refuse("/places", "A sheet holds #{known.most} places.") if places.size > known.most
     transaction do
-      sheet = create!(fieldbook: fieldbook, test: test, **owner, recorded_by: owner[:profile]&.recorded_by)
+      sheet = create!(fieldbook: fieldbook, test: test, **owner,
+                      recorded_by: Acting.writer(owner[:profile]&.recorded_by))
       places.each_with_index do |place, at|
         sheet.take(place, setup)
       rescue Grittle::InvalidInput => e

@@ -36,7 +36,7 @@ class Deletion < ApplicationRecord
       named = NamedThing.new(record)
       contents = Contents.new(record)
       deletion = create!(fieldbook: fieldbook, of: of, of_id: record.id, label: named.label, within: named.within,
-                         counts: contents.counts, by: record.writer, deleted_at: Time.now.utc)
+                         counts: contents.counts, by: Acting.writer(record.writer), deleted_at: Time.now.utc)
       deletion.take(record, contents)
       deletion
     end

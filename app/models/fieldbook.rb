@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# What everything belongs to, and the one root that every finder starts from. There is one for now.
+# What everything belongs to, and the one root that every finder starts from.
 class Fieldbook < ActiveRecord::Base
   NAME = "Fieldbook"
   attribute :settings, ActiveRecord::Type::Json.new
@@ -14,9 +14,49 @@ class Fieldbook < ActiveRecord::Base
   has_many :photos, -> { kept }, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :file_imports, dependent: :restrict_with_exception, inverse_of: :fieldbook
   has_many :deletions, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :memberships, -> { standing }, dependent: :restrict_with_exception, inverse_of: :fieldbook
+  has_many :invitations, dependent: :restrict_with_exception, inverse_of: :fieldbook
+
+  scope :standing, -> { where(removed_at: nil) }
+
+  # @return [Fieldbook] the one that is acted in; at a command line, and for who works alone, the first
+  def self.current = Acting.fieldbook || first_of_all
 
   # @return [Fieldbook]
-  def self.current = @current ||= order(:id).first || create!(name: NAME, created_at: Time.now.utc)
+  def self.first_of_all = @first_of_all ||= order(:id).first || create!(name: NAME, created_at: Time.now.utc)
+
+  # @param lead [Account, nil] nil for who works alone
+  # @return [Fieldbook]
+  # @raise [Grittle::InvalidInput]
+  def self.make(name, lead)
+    transaction do
+      made = create!(name: ApplicationRecord.required_text(:name, name, "fieldbook"), created_at: Time.now.utc)
+      made.let_in(lead, "lead") if lead
+      made
+    end
+  end
+
+  # @raise [Grittle::InvalidInput]
+  def rename(name) = update!(name: ApplicationRecord.required_text(:name, name, "fieldbook"))
+
+  # An account becomes a member, or one again.
+  # @param as [Observer, nil] the name of the fieldbook that it takes over; nil makes another person
+  # @return [Membership]
+  def let_in(account, role, as: nil)
+    known = Membership.find_by(fieldbook: self, account: account)
+    return back(known, role) if known
+
+    as = nil if as&.account
+    Membership.create!(fieldbook: self, account: account, role: role, joined_at: Time.now.utc,
+                       observer: as || Observer.another(self, account.name))
+  end
+
+  # Who is a member already stays what they are.
+  def back(membership, role)
+    membership.update!(removed_at: nil, role: role, joined_at: Time.now.utc) if membership.removed_at
+    membership
+  end
+  private :back
 
   # @return [ActiveRecord::Relation]
   def profiles = Profile.kept.joins(:site).where(sites: { fieldbook_id: id })

@@ -21,7 +21,7 @@ class Finding < ApplicationRecord
       test: test,
       value: read,
       seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc,
-      recorded_by: sample.profile&.recorded_by
+      recorded_by: Acting.writer(sample.profile&.recorded_by)
     )
   rescue ArgumentError
     raise Grittle::InvalidInput,

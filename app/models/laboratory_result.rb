@@ -20,7 +20,8 @@ class LaboratoryResult < ApplicationRecord
   # @return [LaboratoryResult]
   # @raise [Grittle::InvalidInput]
   def self.make(sample, input, source: nil, submission: nil)
-    create!(sample: sample, recorded_by: sample.place&.recorded_by, added_at: Time.now.utc, source: source,
+    create!(sample: sample, recorded_by: Acting.writer(sample.place&.recorded_by),
+            added_at: Time.now.utc, source: source,
             submission: submission, **checked(input))
   end
 

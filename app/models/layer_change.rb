@@ -15,7 +15,8 @@ class LayerChange < ApplicationRecord
   # @param label [String] what is done, for the button that undoes it
   # @return [LayerChange]
   def self.make(profile, label)
-    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc, by: profile.recorded_by)
+    create!(profile: profile, label: label, was: state(profile), made_at: Time.now.utc,
+            by: Acting.writer(profile.recorded_by))
   end
 
   # What was emptied out of the bin cannot come back.
@@ -51,7 +52,7 @@ class LayerChange < ApplicationRecord
       Horizon.find(attributes["id"]).update!(attributes.except("id").merge("removed_at" => nil))
     end
     was["samples"].each { |sample, horizon| Sample.where(id: sample).update_all(horizon_id: horizon) }
-    update!(undone_at: Time.now.utc, undone_by: profile.recorded_by)
+    update!(undone_at: Time.now.utc, undone_by: Acting.writer(profile.recorded_by))
   end
 
   private

@@ -34,7 +34,7 @@ class Photo < ApplicationRecord
   # @param token [String, nil] by which whoever took it speaks of it before it has a number
   # @raise [Grittle::InvalidInput] for what is no JPEG, PNG or WebP picture, by its content
   def self.make(owner, bytes, name: nil, token: nil)
-    known = token && find_by(token: token)
+    known = token && find_by(token: token, fieldbook: Fieldbook.current)
     return known if known
 
     media_type = kind_of(bytes)
@@ -51,7 +51,8 @@ class Photo < ApplicationRecord
         width: image.width,
         height: image.height,
         bytes: rewritten.bytesize,
-        added_at: Time.now.utc
+        added_at: Time.now.utc,
+        by: Acting.person
       )
     photo.keep(rewritten)
     photo.save!

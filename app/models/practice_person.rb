@@ -10,9 +10,11 @@ class PracticePerson < ApplicationRecord
 
   delegate :name, to: :observer
 
-  # @param key [String, nil]
+  # @param key [String, nil] not needed of who is signed in as who sat down
   # @return [Boolean]
   def key?(key)
+    return true if account_id && account_id == Acting.account&.id
+
     ActiveSupport::SecurityUtils.secure_compare(Digest::SHA256.hexdigest(key.to_s), key_digest)
   end
 

@@ -94,7 +94,7 @@ class PracticeSession < ApplicationRecord
       refuse("", "#{MOST_PEOPLE} people are enough for one session.") if people.count >= MOST_PEOPLE
       refuse("", "This session is for one person.") if !group? && people.exists?
       PracticePerson.create!(practice_session: self, observer: observer, key_digest: digest,
-                             joined_at: Time.now.utc).tap(&:lay_out)
+                             account_id: Acting.account&.id, joined_at: Time.now.utc).tap(&:lay_out)
     end
   end
 

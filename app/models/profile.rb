@@ -43,10 +43,17 @@ class Profile < ApplicationRecord
   # @raise [Grittle::InvalidInput]
   def self.make(site, input)
     profile = new(site: site, touched_at: Time.now.utc)
-    profile.update!(profile.seen_with(Fieldbook.current.defaults.merge(input)))
+    profile.update!(profile.seen_with({ **Fieldbook.current.defaults, **signed_in, **input }))
     profile.keep_terms
     profile
   end
+
+  # Who is signed in writes down what they begin.
+  # @return [Hash{Symbol=>String}]
+  def self.signed_in
+    Acting.person ? { textured_by: Acting.person.name, recorded_by: Acting.person.name } : {}
+  end
+  private_class_method :signed_in
 
   # The next hole beside this one: the method, the people, and the horizons by name and depth, nothing seen in them yet.
   # @param name [String]

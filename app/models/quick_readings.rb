@@ -40,7 +40,8 @@ class QuickReadings
   # The method and the people of the last one, else of the settings.
   # @return [Hash] attributes of a reading
   def self.method_of_last(fieldbook = Fieldbook.current)
-    last = fieldbook.quick_readings.order(id: :desc).first
+    mine = Acting.person ? { begun_by_id: Acting.person.id } : {}
+    last = fieldbook.quick_readings.where(mine).order(id: :desc).first
     return last.attributes.slice(*Methodical::COPIED) if last
 
     fieldbook.defaults.then do |set|

@@ -6,6 +6,8 @@ class Reading < ApplicationRecord
   belongs_to :sample
   belongs_to :textured_by, class_name: "Observer", optional: true
   belongs_to :recorded_by, class_name: "Observer", optional: true
+  # Who was signed in.
+  belongs_to :begun_by, class_name: "Observer", optional: true
   # The hand it is assessed with, as it was learnt when the reading was begun.
   belongs_to :own_hand, optional: true
   has_many :answers, -> { order(:id) }, dependent: :restrict_with_exception, inverse_of: :reading
@@ -35,7 +37,7 @@ class Reading < ApplicationRecord
     one_of(:step, step, STEPS)
     profile = horizon&.profile || sample&.profile
     method ||= profile ? profile.attributes.slice(*COPIED) : QuickReadings.method_of_last
-    people = { textured_by: Observer.named(textured_by), recorded_by: Observer.named(recorded_by) }.compact
+    people = people_of(method, textured_by: Observer.named(textured_by), recorded_by: Observer.named(recorded_by))
     sample ||=
       Sample.create!(horizon: horizon, upper_cm: horizon&.upper_cm, lower_cm: horizon&.lower_cm, label: label.presence)
     begun = {
@@ -49,6 +51,27 @@ class Reading < ApplicationRecord
       reading.save!
       reading.tell_profile
     end
+  end
+
+  # Who is signed in writes it down, and textures it unless somebody else is named, here or by the method for which they
+  # wrote before.
+  # @param method [Hash] with textured_by_id and recorded_by_id of what came before
+  # @return [Hash{Symbol=>Observer}]
+  def self.people_of(method, **named)
+    person = Acting.person
+    return named.compact unless person
+
+    goes_on = method["recorded_by_id"] == person.id && method["textured_by_id"]
+    { begun_by: person, recorded_by: person, **(goes_on ? {} : { textured_by: person }), **named.compact }
+  end
+  private_class_method :people_of
+
+  # Whether it is the reading of a person, who alone changes it; one that names nobody is everybody's.
+  # @param person [Observer, nil] nil for who works alone
+  # @return [Boolean]
+  def of?(person)
+    people = [begun_by_id, textured_by_id, recorded_by_id].compact
+    person.nil? || people.empty? || people.include?(person.id)
   end
 
   # @return [Grittle::Record] of the version that was loaded
@@ -180,6 +203,9 @@ class Reading < ApplicationRecord
   # @return [Grittle::NamedClass, nil] the class that was assigned, without the rest of the record
   def class_given = assignments.last&.named
 
+  # @return [Observer, nil] whose answer the next one is
+  def writer = Acting.writer(recorded_by)
+
   # What lists and profiles read of it: kept for this version of the reading and of the rules.
   # @return [Hash{String=>Object}] as Grittle::Verdict has it
   def kept_verdict
@@ -243,17 +269,17 @@ class Reading < ApplicationRecord
   def keep(event, photo: nil, marks: nil)
     case event["kind"]
     when "ribbon" then keep_ribbon(event, photo, marks)
-    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: recorded_by) && nil
+    when "ribbon_back" then made(event["id"]).update!(taken_back_at: @now, taken_back_by: writer) && nil
     when "class" then keep_class(event)
     else
       Answer.lay(
         reading_id: id,
         observation: Answer.name_of(event),
         value: event["value"],
-        recorded_by_id: recorded_by_id,
+        recorded_by_id: writer&.id,
         given_at: @now
       )
-      [{ "at" => @now, "by" => recorded_by_id }.merge(event)]
+      [{ "at" => @now, "by" => writer&.id }.merge(event)]
     end
   end
 
@@ -262,7 +288,7 @@ class Reading < ApplicationRecord
 
   def keep_ribbon(event, photo, marks)
     earlier = event["corrects"] && made(event["corrects"])
-    earlier&.update!(taken_back_at: @now, taken_back_by: recorded_by)
+    earlier&.update!(taken_back_at: @now, taken_back_by: writer)
     ribbon =
       ribbons.create!(
         length_mm: event["length_mm"],
@@ -271,7 +297,7 @@ class Reading < ApplicationRecord
         corrects: earlier,
         made_at: earlier&.made_at || @now,
         entered_at: @now,
-        recorded_by: recorded_by,
+        recorded_by: writer,
         photo: photo,
         marks: marks,
         **event.slice(*Ribbon::SHAPE, "carried_own_weight", "ended")
@@ -285,7 +311,7 @@ class Reading < ApplicationRecord
       **given,
       override: event["override"],
       reason: event["reason"],
-      recorded_by: recorded_by,
+      recorded_by: writer,
       result: assessment.key.to_h,
       rules_version: Grittle::RULES_VERSION,
       assigned_at: @now

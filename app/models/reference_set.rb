@@ -4,7 +4,7 @@ require "digest"
 require "active_support/security_utils"
 
 # Tubs of soil whose composition is known to who fills them, and to nobody else before it is time. Who keeps a set holds
-# its key; of the key only a digest is kept here.
+# its key, or is signed in as who made it; of the key only a digest is kept here.
 class ReferenceSet < ApplicationRecord
   TRUTH_BY = { "laboratory" => "A laboratory", "teacher" => "A teacher" }.freeze
   MOST_TUBS = 60
@@ -23,7 +23,7 @@ class ReferenceSet < ApplicationRecord
     one_of(:truth_by, truth_by, TRUTH_BY)
     transaction do
       made = create!(name: required_text(:name, name, "set"), owner: owner.presence, truth_by: truth_by,
-                     keeper: digest(key))
+                     keeper: digest(key), account_id: Acting.account&.id)
       made.put(tubs)
       made
     end
@@ -38,9 +38,12 @@ class ReferenceSet < ApplicationRecord
     raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/key", sentence: "A key is 32 hexadecimal digits.")]
   end
 
+  # By who is signed in with the account that made it, on whatever device; else by the key.
   # @param key [String, nil]
   # @return [Boolean]
   def kept_by?(key)
+    return true if account_id && account_id == Acting.account&.id
+
     said = Digest::SHA256.hexdigest(key.to_s)
     ActiveSupport::SecurityUtils.secure_compare(said, keeper)
   end

@@ -7,7 +7,7 @@ class Site < ApplicationRecord
 
   belongs_to :fieldbook, default: -> { Fieldbook.current }
   after_save :refresh
-  before_create { self.place ||= (self.class.maximum(:place) || 0) + 1 }
+  before_create { self.place ||= (fieldbook.sites.maximum(:place) || 0) + 1 }
   belongs_to :file_import, optional: true
   has_many :profiles, -> { kept.order(:id) }, dependent: :restrict_with_exception, inverse_of: :site
 
@@ -25,12 +25,12 @@ class Site < ApplicationRecord
   # Puts it before another in the list of sites.
   # @param before [Site, nil] nil for the end
   def move(before)
-    others = self.class.where.not(id: id)
+    others = beside.where.not(id: id)
     above = (before ? others.where(place: ...before.place) : others).maximum(:place)
     now = before ? ((above || (before.place - 2)) + before.place) / 2 : (above || 0) + 1
     return update_columns(place: now, lock_version: lock_version + 1) unless before && now >= before.place - CLOSEST
 
-    self.class.renumber
+    renumber
     reload.move(before.reload)
   end
 
@@ -38,9 +38,13 @@ class Site < ApplicationRecord
   CLOSEST = 1e-6
 
   # Whole numbers again, in the same order.
-  def self.renumber
-    order(:place, :id).ids.each.with_index(1) { |id, place| where(id: id).update_all(place: place) }
+  def renumber
+    beside.order(:place, :id).ids.each.with_index(1) { |id, place| Site.where(id: id).update_all(place: place) }
   end
+
+  # @return [ActiveRecord::Relation] the sites of its fieldbook, those in the bin among them
+  def beside = Site.where(fieldbook_id: fieldbook_id)
+  private :beside
 
   # What follows from the site's own description and is kept for searches.
   def refresh

@@ -10,8 +10,12 @@ module Stamp
   end
   private_class_method :sums
 
+  # People who were called otherwise before.
+  NAMES = "(SELECT MAX(id) FROM revisions WHERE record_type = 'Observer')"
+
   PROFILE = <<~SQL.squish.freeze
-    SELECT CONCAT_WS(' ', profiles.lock_version, profiles.updated_at, profiles.touched_at, sites.lock_version,
+    SELECT CONCAT_WS(' ', #{NAMES}, profiles.lock_version, profiles.updated_at, profiles.touched_at,
+      sites.lock_version,
       (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons WHERE horizons.profile_id = profiles.id),
       (SELECT #{sums('samples', 'COUNT(samples.removed_at)')} FROM samples WHERE samples.profile_id = profiles.id),
       (SELECT CONCAT_WS(',', #{sums('samples')}, #{sums('readings')})
@@ -43,7 +47,7 @@ module Stamp
   # layers.
   READING = <<~SQL.squish.freeze
     SELECT CONCAT_WS(' ', readings.lock_version, readings.updated_at),
-      CONCAT_WS(' ', samples.lock_version, samples.updated_at, samples.horizon_id,
+      CONCAT_WS(' ', #{NAMES}, samples.lock_version, samples.updated_at, samples.horizon_id,
         profiles.lock_version, profiles.updated_at, sites.lock_version, sites.updated_at,
         (SELECT #{sums('horizons', 'COUNT(horizons.removed_at)')} FROM horizons
           WHERE horizons.profile_id = profiles.id),

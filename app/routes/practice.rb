@@ -61,7 +61,7 @@ module Routes
       end
 
       app.get "/api/practice-codes/:code" do
-        found = PracticeSession.with_code(params[:code])
+        found = PracticeSession.where(fieldbook: fieldbook).with_code(params[:code])
         found ? answer(S.line(found)) : refuse(Problem.new(404, "No session has the code #{params[:code][0, 12]}."))
       end
 
@@ -176,7 +176,7 @@ module Routes
       def tubs_of(input) = (input[:tubs] || []).map { |one| one.transform_keys(&:to_s) }
 
       # @return [Boolean] whether who asks keeps the set
-      def keeper? = !asked_with.empty? && (asked_set&.kept_by?(asked_with) || false)
+      def keeper? = asked_set&.kept_by?(asked_with) || false
 
       def keeper!
         keeper? || refuse(Problem.new(403, "Only who fills the tubs may do that: with the key of the set."))
@@ -184,8 +184,6 @@ module Routes
 
       # @return [PracticePerson, nil]
       def person
-        return if asked_with.empty?
-
         @person ||= if turn?
                       (turn.practice_person if turn.practice_person.key?(asked_with))
                     else

@@ -10,6 +10,9 @@ module ApiHelpers
 
   def app = WholeApp
 
+  # Cookies belong to the host that is asked.
+  def default_host = "127.0.0.1"
+
   %w[get post put patch delete].each do |verb|
     # @return [Hash] the answer's body
     define_method("api_#{verb}") do |path, body = nil, key: SecureRandom.uuid|

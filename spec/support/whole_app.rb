@@ -11,6 +11,8 @@ module WholeApp
   def self.app
     @app ||= Rack::Builder.app do
       use RequestLog, output: LOG
+      use Guard
+      use FieldbookPlace
       use Page, root: File.expand_path("../../web/dist", __dir__)
       use Committee::Middleware::ResponseValidation,
           schema_path: Api::SCHEMA,

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+# Who acts, and in which fieldbook, for as long as one request or job takes: every finder starts at this fieldbook, and
+# every trace names this person. Known to one thread alone; a thread that is begun is told anew.
+module Acting
+  # +account+ is nil for who works alone on a machine without accounts.
+  State = Struct.new(:account, :fieldbook, :person, :role, keyword_init: true)
+  NOBODY = State.new.freeze
+  PLACE = :grittle_acting
+
+  module_function
+
+  # @yield while it is so
+  def as(state)
+    before = Thread.current[PLACE]
+    Thread.current[PLACE] = state
+    yield
+  ensure
+    Thread.current[PLACE] = before
+  end
+
+  # @param fieldbook [Fieldbook]
+  def in(fieldbook, &) = as(State.new(fieldbook: fieldbook), &)
+
+  # @return [State]
+  def state = Thread.current[PLACE] || NOBODY
+  def account = state.account
+  def fieldbook = state.fieldbook
+  # @return [Observer, nil] the person of the fieldbook that the account is
+  def person = state.person
+  def role = state.role
+
+  # @param other [Observer, nil] who writes where nobody is signed in
+  # @return [Observer, nil] for a trace
+  def writer(other) = person || other
+end

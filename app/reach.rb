@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "openssl"
+require "securerandom"
+require "active_support"
+require "active_support/message_verifier"
+
+# From where Grittle is reached, as the environment says, and the secret that its cookies are signed with.
+module Reach
+  LOOPBACK = ["127.0.0.1", "localhost", "[::1]"].freeze
+  FIRST_WORD_IN = "var/files/secrets/first-account"
+
+  module_function
+
+  # Names and addresses in the Host header that are answered; another could be a page elsewhere that resolves to here.
+  # @return [Array<String>]
+  def hosts = LOOPBACK + ENV.fetch("GRITTLE_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
+
+  # @return [Boolean] whether others than this machine reach it, so that nobody works alone without a password
+  def network? = ENV["GRITTLE_NETWORK"] == "1"
+
+  # @return [Boolean] whether a reverse proxy stands in front, whose word on the scheme and the address counts
+  def behind_proxy? = ENV["GRITTLE_BEHIND_PROXY"] == "1"
+
+  # @param env [Hash] of a request
+  # @return [Boolean]
+  def tls?(env)
+    env["rack.url_scheme"] == "https" || (behind_proxy? && env["HTTP_X_FORWARDED_PROTO"] == "https")
+  end
+
+  # @return [String] of this application, as the browser writes it in the Origin header
+  def origin(env) = "#{tls?(env) ? 'https' : 'http'}://#{env['HTTP_HOST']}"
+
+  # The last proxy's word: what stands before it anybody can write.
+  # @return [String] address of who asks
+  def address(env)
+    forwarded = env["HTTP_X_FORWARDED_FOR"].to_s.split(",").last if behind_proxy?
+    (forwarded || env["REMOTE_ADDR"]).to_s.strip
+  end
+
+  # @return [ActiveSupport::MessageVerifier] signs what the browser keeps
+  def signer = @signer ||= ActiveSupport::MessageVerifier.new(secret, digest: "SHA256", serializer: JSON)
+
+  # Given by the environment, else made at the first run and kept where its owner alone reads it.
+  # @return [String]
+  def secret = ENV.fetch("GRITTLE_SECRET", nil).presence || kept("session") { SecureRandom.hex(64) }
+
+  # The word that whoever makes the first account over a network has to know; the log says where it lies.
+  # @return [String]
+  def first_word = kept("first-account") { SecureRandom.hex(6) }
+
+  # @return [String] path of the file
+  def place(name) = File.join(Files::ROOT, "secrets", name)
+
+  # Of several processes that make it at once, the first one's stands.
+  def kept(name)
+    path = place(name)
+    FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
+    File.open(path, File::WRONLY | File::CREAT | File::EXCL, 0o600) { |file| file.write(yield) }
+    File.read(path)
+  rescue Errno::EEXIST
+    Timeout.timeout(5) { sleep 0.01 until File.size?(path) }
+    File.read(path)
+  end
+end
