@@ -8,6 +8,7 @@ require "json"
 require "net/http"
 require "securerandom"
 require_relative "../core/lib/grittle"
+require_relative "demo_session"
 require_relative "median"
 
 BASE = URI(ARGV[0] || "http://127.0.0.1:4600")
@@ -19,9 +20,11 @@ FELT = { "ball_holds" => true, "ribbons" => [41, 44, 39].map { |mm| { "length_mm
 # The most that each may take, times the assessment.
 AT_MOST = 1.5
 
+SIGNED_IN = DemoSession.headers(BASE)
 http = Net::HTTP.start(BASE.host, BASE.port)
 deliver = lambda do |verb, path, body|
-  request = verb.new(path, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid)
+  request = verb.new(path, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid,
+                           **SIGNED_IN)
   request.body = JSON.generate(body)
   answer = http.request(request)
   raise "#{path}: #{answer.code} #{answer.body[0, 200]}" unless answer.is_a?(Net::HTTPSuccess)
@@ -64,11 +67,11 @@ answer = lambda do
   version += 1
 end
 # The first reading of the profile, changed before the profile is asked for.
-layer = "/api/readings/#{JSON.parse(http.get('/api/profiles/1').body)['horizons'].flat_map do |one|
+layer = "/api/readings/#{JSON.parse(http.get('/api/profiles/1', SIGNED_IN).body)['horizons'].flat_map do |one|
   one['readings']
 end.first['id']}"
 change = lambda do
-  reading = JSON.parse(http.get(layer).body)
+  reading = JSON.parse(http.get(layer, SIGNED_IN).body)
   deliver.call(Net::HTTP::Patch, layer, { version: reading["version"], answers: { sand_estimate: sand.call } })
 end
 
@@ -77,10 +80,10 @@ assess = -> { Grittle.assess(FELT.merge("sand_estimate" => sand.call)).to_h }
 20.times { assess.call } # warm
 {
   "one answer" => [answer, prepare],
-  "reading that has not changed" => [-> { http.get(path) }],
-  "profile after a change" => [-> { http.get("/api/profiles/1") }, change],
-  "profile that has not changed" => [-> { http.get("/api/profiles/1") }],
-  "first page of the fieldbook" => [-> { http.get("/api/sites") }]
+  "reading that has not changed" => [-> { http.get(path, SIGNED_IN) }],
+  "profile after a change" => [-> { http.get("/api/profiles/1", SIGNED_IN) }, change],
+  "profile that has not changed" => [-> { http.get("/api/profiles/1", SIGNED_IN) }],
+  "first page of the fieldbook" => [-> { http.get("/api/sites", SIGNED_IN) }]
 }.each do |what, (request, before)|
   pairs = Array.new(COUNT + WARM) do
     before&.call

@@ -18,8 +18,10 @@ module Prepare
     return if !demo || Site.exists? || Reading.exists?
 
     require_relative "demo_practice"
+    require_relative "demo_people"
     Demo.load
     Demo::Practice.load
+    Demo::People.load if Account.alone?
   rescue Database::NewerThanCode
     raise Refused, "The database was made by a newer Grittle than this one. Update the code; the data is untouched."
   rescue ActiveRecord::ActiveRecordError => e

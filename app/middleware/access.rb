@@ -21,7 +21,7 @@ class Access
     state = state(env, needed)
     return state.response(env) if state.is_a?(Problem)
 
-    refusal = other(env) || refuse(state, needed, env)
+    refusal = (other(env) unless needed == "nobody") || refuse(state, needed, env)
     refusal ? refusal.response(env) : Acting.as(state) { @app.call(env) }
   end
 

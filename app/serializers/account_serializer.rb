@@ -19,8 +19,21 @@ module AccountSerializer
 
   # @return [Hash] schema SignIn
   def sign_in(one, here)
-    { id: one.id, device: one.device, begun_at: one.begun_at.iso8601, seen_at: one.seen_at.iso8601,
+    { id: one.id, device: device(one.device), begun_at: one.begun_at.iso8601, seen_at: one.seen_at.iso8601,
       here: one.id == here&.id }
+  end
+
+  BROWSERS = { "Edg" => "Edge", "OPR" => "Opera", "Firefox" => "Firefox", "Chrome" => "Chrome",
+               "Safari" => "Safari" }.freeze
+  SYSTEMS = { "Android" => "Android", "iPhone" => "iPhone", "iPad" => "iPad", "Windows" => "Windows",
+              "Mac OS X" => "macOS", "Linux" => "Linux" }.freeze
+
+  # What a browser calls itself, as a person would.
+  # @param said [String, nil]
+  # @return [String, nil]
+  def device(said)
+    known = [BROWSERS, SYSTEMS].map { |names| names.find { |sign, _| said.to_s.include?(sign) }&.last }.compact
+    known.any? ? known.join(" on ") : said
   end
 
   # @param fieldbook [Fieldbook]

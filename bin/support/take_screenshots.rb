@@ -9,16 +9,19 @@ require "time"
 require "tmpdir"
 require "vips"
 require_relative "place"
+require_relative "../../bench/demo_session"
 require_relative "../../spec/support/browser"
 
 ADDRESS = "http://127.0.0.1:#{ENV.fetch('PORT')}".freeze
 FOLDER = Place.at("docs/screenshots")
 PATIENCE = 60 # seconds
 
-def api(path)
+# As the demo's lead.
+# @return [Hash{String=>String}] headers
+def signed_in
   deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
   begin
-    JSON.parse(Net::HTTP.get(URI("#{ADDRESS}/api/#{path}")))
+    @signed_in ||= DemoSession.headers(URI(ADDRESS))
   rescue SystemCallError, EOFError
     raise if Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
 
@@ -26,6 +29,8 @@ def api(path)
     retry
   end
 end
+
+def api(path) = JSON.parse(Net::HTTP.get(URI("#{ADDRESS}/api/#{path}"), signed_in))
 
 listed = api("sites")["sites"].flat_map { |site| site["profiles"] }
 profiles = listed.to_h { |profile| [profile["name"], api("profiles/#{profile['id']}")] }
@@ -45,7 +50,7 @@ TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;1
         "Low 1;C;;40;2.5Y 5/4;loam;19\nLow 2;A;0;9;10YR 3/2;silt loam;20\nLow 2;B;8;24;;silty clay;21\n"
 
 def post(path, body)
-  headers = { "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid }
+  headers = { "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid, **signed_in }
   answer = Net::HTTP.post(URI("#{ADDRESS}/api/#{path}"), JSON.generate(body), headers)
   JSON.parse(answer.body).tap { |made| raise made["detail"] if answer.code.to_i >= 400 }
 end
@@ -122,6 +127,8 @@ SHOTS = {
 
 driver = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Browser.service)
 driver.get(ADDRESS)
+name, value = signed_in.fetch("cookie").split("=", 2)
+driver.manage.add_cookie(name: name, value: value, http_only: true, same_site: "Strict")
 SHOTS.each do |name, (path, size, theme, step)|
   driver.execute_script("localStorage.setItem('grittle.theme', arguments[0])", theme)
   driver.execute_script("localStorage.setItem('grittle.keys', arguments[0])", JSON.generate(KEYS))
@@ -136,6 +143,6 @@ end
 driver.quit
 
 # The second page of a report: its first is the contents.
-pages = Net::HTTP.get(URI("#{ADDRESS}/api/reports/#{report}/pdf"))
+pages = Net::HTTP.get(URI("#{ADDRESS}/api/reports/#{report}/pdf"), signed_in)
 Vips::Image.new_from_buffer(pages, "", dpi: 80, page: 1).pngsave(File.join(FOLDER, "report.png"), strip: true)
 say "docs/screenshots/report.png"

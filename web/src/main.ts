@@ -2,11 +2,9 @@ import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { queryClient } from './api/queries'
-import { sendWhatIsLeft } from './outbox/outboxes'
 import { router } from './router'
 import { applyTheme } from './shared/useTheme'
 import './style/app.css'
 
 applyTheme()
-sendWhatIsLeft()
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')

@@ -1,7 +1,8 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { BASE } from '@/api/here'
 
 export const router = createRouter({
-  history: createWebHistory(),
+  history: createWebHistory(BASE),
   routes: [
     {
       path: '/',
@@ -160,6 +161,43 @@ export const router = createRouter({
       name: 'readings',
       component: () => import('./palmfuls/QuickPage.vue'),
       meta: { title: 'Quick readings' },
+    },
+    {
+      path: '/members',
+      name: 'members',
+      component: () => import('./people/MembersPage.vue'),
+      meta: { title: 'Members' },
+    },
+    {
+      path: '/account',
+      name: 'account',
+      component: () => import('./people/AccountPage.vue'),
+      meta: { title: 'Account' },
+    },
+    {
+      path: '/network',
+      name: 'network',
+      component: () => import('./people/NetworkPage.vue'),
+      meta: { title: 'Phones' },
+    },
+    {
+      path: '/first-account',
+      name: 'first-account',
+      component: () => import('./people/FirstAccountPage.vue'),
+      meta: { title: 'Your account' },
+    },
+    {
+      path: '/invitation',
+      name: 'invitation',
+      component: () => import('./people/InvitationPage.vue'),
+      meta: { title: 'Invitation', open: true },
+    },
+    {
+      path: '/history/:of/:id(\\d+)',
+      name: 'history',
+      component: () => import('./people/HistoryPage.vue'),
+      props: ({ params }) => ({ of: params.of as string, id: Number(params.id) }),
+      meta: { title: 'History' },
     },
     { path: '/bin', name: 'bin', component: () => import('./bin/BinPage.vue'), meta: { title: 'Bin' } },
     {

@@ -1,4 +1,5 @@
 import type { components } from './schema'
+import { here, served } from './here'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
 export type Schemas = components['schemas']
@@ -41,12 +42,16 @@ export async function request<T>(
   key: string = newKey(),
   /** The key of a set or a session that is asked with. */ as?: string,
 ): Promise<T> {
-  const headers: Record<string, string> = as ? { 'Grittle-Key': as } : {}
+  const headers: Record<string, string> = { ...asked(), ...(as ? { 'Grittle-Key': as } : {}) }
   if (method !== 'GET') headers['Idempotency-Key'] = key
   if (body !== undefined) headers['Content-Type'] = 'application/json'
   let response: Response
   try {
-    response = await fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) })
+    response = await fetch(served(path), {
+      method,
+      headers,
+      body: body === undefined ? undefined : JSON.stringify(body),
+    })
   } catch {
     throw new Unreachable()
   }
@@ -60,11 +65,11 @@ export async function request<T>(
  * @throws {Unreachable} when there is no answer
  */
 export async function sendFile<T>(path: string, file: Blob, key: string = newKey()): Promise<T> {
-  const headers = { 'Idempotency-Key': key, 'Content-Type': 'application/octet-stream' }
+  const headers = { ...asked(), 'Idempotency-Key': key, 'Content-Type': 'application/octet-stream' }
   for (let tries = 1; ; tries += 1) {
     let response: Response
     try {
-      response = await fetch(path, { method: 'POST', headers, body: file })
+      response = await fetch(served(path), { method: 'POST', headers, body: file })
     } catch {
       throw new Unreachable()
     }
@@ -78,9 +83,13 @@ export async function sendFile<T>(path: string, file: Blob, key: string = newKey
 
 const MOST_TRIES = 6
 
+const asked = (): Record<string, string> => ({ 'Grittle-Account': String(here.account) })
+
 async function problemOf(response: Response): Promise<ProblemBody> {
   try {
-    return (await response.json()) as ProblemBody
+    const body = (await response.json()) as ProblemBody
+    if (response.status === 401) here.signedOut = body.detail
+    return body
   } catch {
     return {
       type: 'about:blank',

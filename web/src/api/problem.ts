@@ -29,8 +29,14 @@ export class Unreachable extends Error {
 
 export const isProblem = (error: unknown): error is ApiProblem => error instanceof ApiProblem
 
-/** What passes by itself: a gateway or a server that is not up, a database that does not answer, a full disk. */
-const PASSING = [502, 503, 504, 507]
+/** The sign-in has ended: what was given waits until the same person signs in again. */
+export const isSignedOut = (error: unknown): boolean => isProblem(error) && error.status === 401
+
+/**
+ * What passes by itself: too many at once, a gateway or a server that is not up, a database that does
+ * not answer, a full disk.
+ */
+const PASSING = [429, 502, 503, 504, 507]
 /**
  * Worth trying again by itself: no answer, or a trouble that passes. A mistake of the server's own would only be made
  * again.

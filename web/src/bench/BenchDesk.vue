@@ -12,6 +12,7 @@ import AssignStep from '@/bench/assign/AssignStep.vue'
 import BallStep from '@/bench/ball/BallStep.vue'
 import ConflictDialog from '@/bench/dialogs/ConflictDialog.vue'
 import BenchNotices from './BenchNotices.vue'
+import ForeignStrip from './ForeignStrip.vue'
 import GuideStrip from './GuideStrip.vue'
 import KeysDialog from '@/bench/dialogs/KeysDialog.vue'
 import LeaveDialog from '@/bench/dialogs/LeaveDialog.vue'
@@ -144,6 +145,7 @@ useBenchKeys((key) => {
         <BenchNotices v-if="!wide" class="fixed inset-x-2 top-[120px] z-10" />
         <GuideStrip v-if="route.query.guide && !wide" class="mb-3" />
         <CautionNote v-for="name in reading.cautions" :key="name" :name="name" class="mb-3" />
+        <ForeignStrip v-if="bench.foreign.value" class="mb-3" />
         <TurnStrip v-if="turn" :turn="turn" class="mb-3" />
         <CallStep v-if="hidden && bench.step.value === 'assign'" />
         <RibbonStep v-else-if="bench.step.value === 'ribbon'" />

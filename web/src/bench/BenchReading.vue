@@ -13,7 +13,15 @@ provideReading(bench)
 // A palmful that was opened and left as it was is not kept.
 onUnmounted(() => {
   const reading = bench.reading.value
-  if (!reading || reading.horizon || reading.profile || reading.version > 0 || bench.waiting.value) return
+  if (
+    !reading ||
+    reading.horizon ||
+    reading.profile ||
+    reading.version > 0 ||
+    bench.waiting.value ||
+    bench.foreign.value
+  )
+    return
   void request('POST', `/api/readings/${reading.id}/leave`, {})
     .then(forgetLists)
     .catch(() => {})

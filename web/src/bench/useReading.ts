@@ -4,6 +4,7 @@ import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type 
 import type { Outbox, SaveState, Write } from '@/outbox/outbox'
 import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
 import { usePhotoQueue } from '@/bench/ribbon/usePhotoQueue'
+import { useSession } from '@/people/useSession'
 
 export type RibbonEntry = {
   length: number
@@ -48,15 +49,26 @@ export function useReading(id: number) {
   )
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
+  const { mayWrite, mine } = useSession()
+  /** Why the reading cannot be changed by who looks at it, or nothing. */
+  const foreign = computed(() => {
+    if (!reading.value) return ''
+    if (!mayWrite.value) return 'You read this fieldbook: nothing in it is changed by you.'
+    if (mine(reading.value.people)) return ''
+    return `This is ${reading.value.textured_by ?? reading.value.recorded_by ?? 'somebody else'}’s reading.`
+  })
+  const turnedAway = ref(false)
+
   const base = `/api/readings/${id}`
   const write = (w: Omit<Write, 'key'>) => {
     refused.value = null
+    if (foreign.value) return void (turnedAway.value = true)
     outbox.value?.add(w)
   }
   // What the hand feels is answered by the key alone, sooner; the estimate follows.
   const quick = (w: Omit<Write, 'key' | 'query'>) => write({ ...w, query: 'evidence=none' })
   const place = (body: Record<string, unknown>) =>
-    quick({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
+    foreign.value || quick({ method: 'PUT', path: `${base}/place`, body, version: null, label: 'place' })
 
   const sentence = computed(() =>
     refused.value && isProblem(refused.value.problem) ? refused.value.problem.message : undefined,
@@ -68,6 +80,7 @@ export function useReading(id: number) {
     query,
     reading,
     refused,
+    foreign,
     saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
     waiting: computed(() => outbox.value?.queue.value.length ?? 0),
     /** The estimate that stands is of the answers before; the one of these follows. */
@@ -152,6 +165,11 @@ export function useReading(id: number) {
     told: computed<Told[]>(() => {
       const { superseded, version } = reading.value ?? {}
       const notes = [
+        {
+          text: turnedAway.value && foreign.value ? `Not changed. ${foreign.value}` : null,
+          refused: true,
+          close: () => void (turnedAway.value = false),
+        },
         { text: sentence.value, refused: true, close: () => void (refused.value = null) },
         {
           text: read.value === version ? null : superseded,

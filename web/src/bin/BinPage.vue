@@ -53,7 +53,7 @@ async function empty(): Promise<void> {
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <PageHead title="Bin">
-      <button v-if="data.total" type="button" class="button" @click="emptying = 'all'">Empty the bin</button>
+      <button v-if="data.total" type="button" class="button for-leads" @click="emptying = 'all'">Empty the bin</button>
     </PageHead>
     <main class="px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-6 content-start max-w-5xl">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
@@ -73,10 +73,10 @@ async function empty(): Promise<void> {
             >
           </p>
           <span class="flex gap-2">
-            <button type="button" class="button button-desk" @click="restore(d)">
+            <button type="button" class="button for-writers button-desk" @click="restore(d)">
               Restore<span class="sr-only"> {{ d.label }}</span>
             </button>
-            <button type="button" class="button button-desk" @click="emptying = d">
+            <button type="button" class="button for-leads button-desk" @click="emptying = d">
               Remove for good<span class="sr-only">: {{ d.label }}</span>
             </button>
           </span>
@@ -96,7 +96,7 @@ async function empty(): Promise<void> {
               <b>{{ i.name }}</b><template v-if="i.holds">: {{ i.holds }}</template>
               <span class="block text-pencil text-base">{{ dayAndTime(i.imported_at) }}</span>
             </p>
-            <button v-if="i.standing" type="button" class="button button-desk" @click="ask('import', i.id)">
+            <button v-if="i.standing" type="button" class="button for-writers button-desk" @click="ask('import', i.id)">
               Delete the whole import<span class="sr-only">: {{ i.name }}</span>
             </button>
             <span v-else class="text-pencil min-h-11 grid content-center">nothing of it is left here</span>

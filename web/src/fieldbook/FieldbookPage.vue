@@ -15,6 +15,8 @@ import {
 } from '@/api'
 import { useLocalStorage, useMediaQuery } from '@vueuse/core'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
+import WhoIsHere from '@/people/WhoIsHere.vue'
+import { useSession } from '@/people/useSession'
 import WaitingNote from '@/outbox/WaitingNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import PageState from '@/shared/PageState.vue'
@@ -28,6 +30,7 @@ import SearchBar from './SearchBar.vue'
 import SiteDialog from './SiteDialog.vue'
 
 const router = useRouter()
+const { session, mayWrite } = useSession()
 const page = ref(1)
 const wanted = ref<Wanted>({ text: '', class: '', from: '', to: '', unfinished: '' })
 const searching = computed(() => Object.values(wanted.value).some(Boolean))
@@ -113,26 +116,38 @@ function addProfile(site: Site): void {
         <p class="flex items-center gap-3 text-3xl desk:text-4xl font-extrabold tracking-tight -ml-1">
           <MarkGrittle />Grittle
         </p>
-        <button type="button" class="button font-extrabold desk:hidden" @click="begin(null)">Quick reading</button>
+        <button v-if="mayWrite" type="button" class="button font-extrabold desk:hidden" @click="begin(null)">
+          Quick reading
+        </button>
       </div>
       <ContinueKey
-        v-if="work.data.value?.work"
+        v-if="mayWrite && work.data.value?.work"
         :work="work.data.value.work"
         :profile="profiles.find(({ id }) => id === work.data.value?.work?.profile_id)"
         @go="goOn"
       />
-      <p v-else class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">Nothing is unfinished.</p>
-      <button type="button" class="button min-h-[68px] text-2xl font-extrabold max-desk:hidden" @click="begin(null)">
+      <p v-else-if="mayWrite" class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">
+        Nothing is unfinished.
+      </p>
+      <p v-else class="border-2 border-dashed border-rule p-4 max-desk:py-2 text-pencil">
+        You read this fieldbook: open, compare, interpret and export what is in it.
+      </p>
+      <button
+        v-if="mayWrite"
+        type="button"
+        class="button min-h-[68px] text-2xl font-extrabold max-desk:hidden"
+        @click="begin(null)"
+      >
         Quick reading
       </button>
-      <p class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
+      <p v-if="mayWrite" class="text-pencil -mt-2 max-desk:hidden">A palmful from anywhere. It needs no site.</p>
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
     </aside>
     <main class="fieldbook-main">
       <WaitingNote />
       <header class="flex flex-wrap justify-between items-start gap-3">
         <div>
-          <h1 class="text-3xl desk:text-[2.625rem] leading-none">Fieldbook</h1>
+          <h1 class="text-3xl desk:text-[2.625rem] leading-none">{{ session?.fieldbook?.name ?? 'Fieldbook' }}</h1>
           <p class="text-pencil mt-1.5">
             {{ summary }}
           </p>
@@ -141,8 +156,8 @@ function addProfile(site: Site): void {
           <button v-if="sites.data.value.total || searching" type="button" class="button" @click="exporting = true">
             Export
           </button>
-          <RouterLink class="button" to="/import">Import</RouterLink>
-          <button type="button" class="button" @click="siteDialog = 'new'">Add site</button>
+          <RouterLink v-if="mayWrite" class="button" to="/import">Import</RouterLink>
+          <button v-if="mayWrite" type="button" class="button" @click="siteDialog = 'new'">Add site</button>
         </div>
       </header>
       <SearchBar v-if="sites.data.value.total || searching" v-model="wanted" class="mt-3" />
@@ -185,8 +200,10 @@ function addProfile(site: Site): void {
         </svg>
         <p class="text-2xl font-extrabold">No sites yet.</p>
         <p>Add a site, then the first pit or auger hole in it.</p>
-        <p><button type="button" class="button button-main" @click="siteDialog = 'new'">Add the first site</button></p>
-        <template v-if="quick.data.value?.total === 0">
+        <p v-if="mayWrite">
+          <button type="button" class="button button-main" @click="siteDialog = 'new'">Add the first site</button>
+        </p>
+        <template v-if="mayWrite && quick.data.value?.total === 0">
           <p class="mt-6 max-w-xl mx-auto">
             New here? Texture one sample that you only imagine: about two minutes, and nothing of it stays.
           </p>
@@ -210,8 +227,9 @@ function addProfile(site: Site): void {
         <RouterLink to="/tests" class="button button-desk">Tests</RouterLink>
         <RouterLink to="/settings" class="button button-desk">Settings</RouterLink>
         <RouterLink to="/bin" class="button button-desk">Bin</RouterLink>
+        <RouterLink to="/members" class="button button-desk col-span-2">Members</RouterLink>
       </div>
-      <p class="mt-auto pt-2 text-pencil text-base border-t-[1.5px] border-ink">Kept on this machine</p>
+      <WhoIsHere class="mt-auto" />
     </aside>
     <SiteDialog
       v-if="siteDialog"

@@ -65,7 +65,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
             ↓
           </button>
         </span>
-        <button type="button" class="button button-desk" @click="$emit('addProfile', site)">
+        <button type="button" class="button for-writers button-desk" @click="$emit('addProfile', site)">
           Add profile<span class="sr-only"> at {{ site.name }}</span>
         </button>
       </div>

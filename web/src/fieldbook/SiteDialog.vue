@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LocateFixed } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { useWords, type Site } from '@/api'
+import { served, useWords, type Site } from '@/api'
 import { useBin } from '@/bin/useBin'
 import CautionNote from '@/shared/CautionNote.vue'
 import ChoiceField from '@/shared/ChoiceField.vue'
@@ -102,15 +102,18 @@ async function useReceiver(): Promise<void> {
       />
       <p v-if="unplaced" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ unplaced }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="button button-main grow" type="submit" :disabled="saving || conflict !== null">
+        <button class="button button-main for-writers grow" type="submit" :disabled="saving || conflict !== null">
           {{ site ? 'Save' : 'Add the site' }}
         </button>
-        <button v-if="site" class="button" type="button" @click="$emit('addProfile', site)">Add a profile</button>
+        <button v-if="site" class="button for-writers" type="button" @click="$emit('addProfile', site)">
+          Add a profile
+        </button>
         <RouterLink v-if="site" class="button" :to="`/sites/${site.id}`">All its profiles</RouterLink>
-        <a v-if="site" class="button" :href="`/api/export?format=package&of=site&id=${site.id}`" download
+        <a v-if="site" class="button" :href="served(`/api/export?format=package&of=site&id=${site.id}`)" download
           >Package of this site</a
         >
-        <button v-if="site" class="button" type="button" @click="ask('site', site.id, () => emit('close'))">
+        <RouterLink v-if="site" class="button" :to="`/history/site/${site.id}`">History</RouterLink>
+        <button v-if="site" class="button for-writers" type="button" @click="ask('site', site.id, () => emit('close'))">
           Delete site
         </button>
       </div>

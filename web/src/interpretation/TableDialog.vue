@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { isProblem, queryClient, type Schemas } from '@/api'
+import { served, isProblem, queryClient, type Schemas } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import CsvFile from '@/shared/CsvFile.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
@@ -44,7 +44,9 @@ async function save(): Promise<void> {
       <ChoiceField v-model="form.limiting" label="In it" :options="LIMITS" />
       <CsvFile ref="file" v-model="chosen" :error="at('csv')">
         Columns match, structure_grade, structure_type, value, unit, note.
-        <a href="/api/assessor-tables/template" download class="underline underline-offset-4">An empty table</a>
+        <a :href="served('/api/assessor-tables/template')" download class="underline underline-offset-4"
+          >An empty table</a
+        >
       </CsvFile>
       <ul v-if="rows.length" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
         <li v-for="r in rows" :key="r">{{ r }}</li>

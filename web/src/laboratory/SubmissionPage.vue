@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { queryClient, request, type Schemas } from '@/api'
+import { served, queryClient, request, type Schemas } from '@/api'
 import CsvFile from '@/shared/CsvFile.vue'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
@@ -44,7 +44,9 @@ const sentence = (beside: unknown) => (beside as { sentence?: string } | null)?.
       back="/laboratory"
       back-name="Laboratory"
     >
-      <a :href="`/api/submissions/${id}/custody.pdf`" target="_blank" class="button button-desk">Custody sheet, PDF</a>
+      <a :href="served(`/api/submissions/${id}/custody.pdf`)" target="_blank" class="button button-desk"
+        >Custody sheet, PDF</a
+      >
       <button
         v-if="data.open && byService && !data.held"
         type="button"

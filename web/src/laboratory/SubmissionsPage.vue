@@ -44,7 +44,9 @@ const all = () => {
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <PageHead title="Laboratory" line="Bags out, results back, beside what the hand said">
-      <button type="button" class="button button-desk" @click="importing = true">Results from a file</button>
+      <button type="button" class="button for-writers button-desk" @click="importing = true">
+        Results from a file
+      </button>
     </PageHead>
     <main class="px-4 desk:px-6 py-4 grid gap-x-10 gap-y-8 desk:grid-cols-2 items-start">
       <form class="grid gap-4" novalidate @submit.prevent="save">

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { ApiProblem, isPassing, isProblem, newKey, request, type Method } from '@/api'
+import { ApiProblem, isPassing, isProblem, isSignedOut, newKey, request, served, type Method } from '@/api'
 import { forgetFile, sendKept } from './keptFiles'
 
 /** One write that waits for its answer. */
@@ -97,13 +97,15 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
       write.version === null &&
       last?.version === null &&
       queue.value.length > 1 &&
-      last.path === write.path
+      last.path === served(write.path)
     ) {
       last.body = { ...last.body, ...write.body }
     } else {
       const versioned = queue.value.some((waiting) => waiting.version !== null)
       queue.value.push({
         ...write,
+        // Below the fieldbook it was given in, from whichever page it is sent.
+        path: served(write.path),
         key: newKey(),
         version: write.version === null ? null : versioned ? undefined : options.version(),
       })
@@ -145,6 +147,10 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
   }
 
   async function failed(error: unknown, write: Write): Promise<boolean> {
+    if (isSignedOut(error)) {
+      unanswered.value = true // until the person who gave it signs in again
+      return false
+    }
     if (isPassing(error) || !isProblem(error)) {
       unanswered.value = true
       timer = setTimeout(() => void flush(), options.retryAfter ?? 3000)

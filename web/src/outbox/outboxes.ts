@@ -12,7 +12,7 @@ import {
   type Sheet,
 } from '@/api'
 import { createOutbox, type Options, type Outbox, type Write } from './outbox'
-import { claimOutbox, recordsLeftBehind } from './owner'
+import { claimOutbox, recordsLeftBehind, renameOldQueues } from './owner'
 
 // Queues live as long as the tab and not as long as their page: what waits goes on being sent from wherever the person
 // is.
@@ -120,9 +120,13 @@ async function make<T>(record: Record<T>): Promise<Outbox<T>> {
   return box
 }
 
+/** Tries again at once what waits. */
+export const sendNow = (): void => open.forEach((box) => void box.flush())
+
 /** Sends what pages and tabs that are gone have left, now and when the network is back. */
 export function sendWhatIsLeft(): void {
-  window.addEventListener('online', () => open.forEach((box) => void box.flush()))
+  renameOldQueues()
+  window.addEventListener('online', sendNow)
   void recordsLeftBehind().then((names) => {
     for (const name of names) {
       const [, sheet] = name.match(/^companion-(\d+)$/) ?? []

@@ -62,7 +62,7 @@ async function begin(): Promise<void> {
   <PageState v-if="!data" :error="error" @retry="refetch()" />
   <div v-else class="min-h-dvh flex flex-col text-lg">
     <PageHead title="Quick readings" :line="`${data.total} ${data.total === 1 ? 'palmful' : 'palmfuls'} from anywhere`">
-      <button type="button" class="button" @click="begin">Quick reading</button>
+      <button type="button" class="button for-writers" @click="begin">Quick reading</button>
     </PageHead>
     <main class="grow px-4 desk:px-6 py-4 grid grid-cols-[minmax(0,1fr)] gap-4 content-start">
       <div class="flex flex-wrap gap-3 items-end">
@@ -103,10 +103,10 @@ async function begin(): Promise<void> {
             >
               Set beside<span class="sr-only">: {{ r.name }}</span>
             </button>
-            <button type="button" class="button button-desk" @click="open = r">
+            <button type="button" class="button for-writers button-desk" @click="open = r">
               Details<span class="sr-only"> of {{ r.name }}</span>
             </button>
-            <button type="button" class="button button-desk" @click="ask('reading', r.id)">
+            <button type="button" class="button for-writers button-desk" @click="ask('reading', r.id)">
               Delete<span class="sr-only"> {{ r.name }}</span>
             </button>
           </span>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { request, useWords, type Schemas } from '@/api'
+import { served, request, useWords, type Schemas } from '@/api'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import CsvFile from '@/shared/CsvFile.vue'
 import PageHead from '@/shared/PageHead.vue'
@@ -70,7 +70,9 @@ async function readFile(): Promise<void> {
   changed.value = true
 }
 async function download(): Promise<void> {
-  const answer = await fetch(`/api/reference-sets/${props.id}/tubs.csv`, { headers: { 'Grittle-Key': key.value! } })
+  const answer = await fetch(served(`/api/reference-sets/${props.id}/tubs.csv`), {
+    headers: { 'Grittle-Key': key.value ?? '' },
+  })
   const link = document.createElement('a')
   link.href = URL.createObjectURL(await answer.blob())
   link.download = `${data.value!.name}.csv`

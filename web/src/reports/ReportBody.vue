@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { served } from '@/api'
 import type { Schemas } from '@/api'
 
 // What a report says, section by section, as it is printed.
@@ -73,7 +74,7 @@ const anchor = (title: string) => `part-${title.toLowerCase().replace(/[^a-z0-9]
         <div v-else-if="b.kind === 'photos'" class="grid desk:grid-cols-2 gap-4">
           <figure v-for="p in b.photos" :key="p.id" class="break-inside-avoid">
             <img
-              :src="`/api/reports/${id}/photos/${p.digest}`"
+              :src="served(`/api/reports/${id}/photos/${p.digest}`)"
               :alt="p.caption"
               :width="p.width"
               :height="p.height"

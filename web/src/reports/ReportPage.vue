@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { useTitle } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { queryClient, request, type Schemas } from '@/api'
+import { served, queryClient, request, type Schemas } from '@/api'
 import { useBin } from '@/bin/useBin'
 import PageHead from '@/shared/PageHead.vue'
 import PageState from '@/shared/PageState.vue'
@@ -59,7 +59,7 @@ const back = computed(() => (data.value ? `/reports?${data.value.of}=${data.valu
       back-name="Reports"
       class="print:hidden"
     >
-      <a class="button button-desk" :href="`/api/reports/${id}/pdf`" download>PDF</a>
+      <a class="button button-desk" :href="served(`/api/reports/${id}/pdf`)" download>PDF</a>
       <button type="button" class="button button-desk" @click="print">Print</button>
       <button v-if="!data.frozen_at" type="button" class="button button-desk" @click="freezing = true">Freeze</button>
       <button type="button" class="button button-desk" @click="ask('report', id, () => router.push(back))">

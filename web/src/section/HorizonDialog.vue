@@ -122,7 +122,7 @@ async function save(another: boolean): Promise<void> {
       <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ general(FIELDS) }}</p>
       <p v-if="added" role="status" class="text-pencil">{{ added }}</p>
       <div class="flex flex-wrap gap-2">
-        <button class="button button-main grow" type="submit" :disabled="saving || conflict !== null">
+        <button class="button button-main for-writers grow" type="submit" :disabled="saving || conflict !== null">
           {{ horizon ? 'Save' : 'Add the horizon' }}
         </button>
         <button v-if="!horizon && !plain" class="button" type="button" :disabled="saving" @click="save(true)">
@@ -131,7 +131,7 @@ async function save(another: boolean): Promise<void> {
       </div>
       <div v-if="horizon && !plain" class="flex flex-wrap gap-2 border-t-[1.5px] border-ink pt-3">
         <RouterLink class="button" :to="`/profiles/${profile.id}/horizons/${horizon.id}`">Describe horizon</RouterLink>
-        <button v-if="horizon.reading" class="button" type="button" @click="emit('again', horizon)">
+        <button v-if="horizon.reading" class="button for-writers" type="button" @click="emit('again', horizon)">
           Another reading
         </button>
         <button
@@ -144,11 +144,14 @@ async function save(another: boolean): Promise<void> {
         >
           Set beside
         </button>
-        <button class="button" type="button" @click="emit('split', horizon)">Split it</button>
-        <button v-if="below" class="button" type="button" @click="emit('merge', horizon)">
+        <button class="button for-writers" type="button" @click="emit('split', horizon)">Split it</button>
+        <button v-if="below" class="button for-writers" type="button" @click="emit('merge', horizon)">
           Merge with {{ below.designation }}
         </button>
-        <button class="button" type="button" @click="ask('horizon', horizon.id, () => emit('close'))">Delete</button>
+        <RouterLink class="button" :to="`/history/horizon/${horizon.id}`">History</RouterLink>
+        <button class="button for-writers" type="button" @click="ask('horizon', horizon.id, () => emit('close'))">
+          Delete
+        </button>
       </div>
       <p v-if="horizon" class="text-pencil text-lg">
         The earlier depths stay in the record; readings stay with the horizon.

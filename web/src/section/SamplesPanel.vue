@@ -50,13 +50,15 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
   <section aria-labelledby="samples-title" class="border-t-2 border-ink pt-2">
     <div class="flex flex-wrap items-center gap-4">
       <h2 id="samples-title" class="text-2xl grow">Samples at depths</h2>
-      <button type="button" class="button button-desk print:hidden" @click="importing = true">
+      <button type="button" class="button for-writers button-desk print:hidden" @click="importing = true">
         Laboratory results
       </button>
       <RouterLink class="button button-desk print:hidden" :to="`/companion-tests?profile=${profile.id}`"
         >Companion tests</RouterLink
       >
-      <button type="button" class="button button-desk print:hidden" @click="taking = true">Take samples</button>
+      <button type="button" class="button for-writers button-desk print:hidden" @click="taking = true">
+        Take samples
+      </button>
     </div>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1 my-2">{{ trouble }}</p>
     <FormConflict :form="changing" :labels="{}" :fields="words.fields.sample!" @done="forgetLists()" />
@@ -91,13 +93,13 @@ const conditionOf = (sample: Sample) => (sample.described as Record<string, stri
           >
         </p>
         <div class="flex flex-wrap gap-2 print:hidden">
-          <button type="button" class="button button-desk" @click="looking = s">
+          <button type="button" class="button for-writers button-desk" @click="looking = s">
             Test<span class="sr-only"> the sample from {{ s.depth }}</span>
           </button>
-          <button type="button" class="button button-desk" @click="texture(s)">
+          <button type="button" class="button for-writers button-desk" @click="texture(s)">
             {{ s.readings.length ? 'Open' : 'Texture' }}<span class="sr-only"> the sample from {{ s.depth }}</span>
           </button>
-          <button v-if="s.can_be_sent" type="button" class="button button-desk" @click="resulting = s">
+          <button v-if="s.can_be_sent" type="button" class="button for-writers button-desk" @click="resulting = s">
             Laboratory<span class="sr-only"> result of the sample from {{ s.depth }}</span>
           </button>
           <select

@@ -425,7 +425,7 @@ const lane = (h: Horizon): [number, number] => {
           <button
             type="button"
             class="button px-3"
-            :class="h.id === profile.next_horizon_id ? 'button-main' : ''"
+            :class="[h.id === profile.next_horizon_id ? 'button-main' : '', h.reading ? '' : 'for-writers']"
             :aria-label="`${action(h)} ${h.designation}`"
             @click="$emit('texture', h)"
           >
@@ -447,7 +447,7 @@ const lane = (h: Horizon): [number, number] => {
         <button
           type="button"
           class="button"
-          :class="h.id === profile.next_horizon_id ? 'button-main' : ''"
+          :class="[h.id === profile.next_horizon_id ? 'button-main' : '', h.reading ? '' : 'for-writers']"
           :aria-label="`${action(h)} ${h.designation}`"
           @click="$emit('texture', h)"
         >

@@ -7,6 +7,7 @@ import { useBin } from '@/bin/useBin'
 import CautionNote from '@/shared/CautionNote.vue'
 import ExportDialog from '@/shared/ExportDialog.vue'
 import MoreMenu from '@/shared/MoreMenu.vue'
+import { useSession } from '@/people/useSession'
 import PageState from '@/shared/PageState.vue'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import { useTheme } from '@/shared/useTheme'
@@ -52,12 +53,16 @@ const line = computed(() => {
     .join(' ')
 })
 
+const { mayWrite } = useSession()
 const menu = computed(() => [
   { name: 'Table of horizons', to: `/profiles/${id.value}/table` },
   { name: 'Beside another profile', to: `/compare?left=${id.value}` },
   { name: 'Export', act: () => (exporting.value = true) },
   { name: 'Duplicate for the next hole', act: () => (duplicating.value = true) },
-  { name: 'Delete profile', act: () => ask('profile', id.value, () => void router.push('/')) },
+  ...(mayWrite.value
+    ? [{ name: 'Delete profile', act: () => ask('profile', id.value, () => void router.push('/')) }]
+    : []),
+  { name: 'History', to: `/history/profile/${id.value}` },
   { name: theme.value === 'dusk' ? 'Light' : 'Dark', act: toggle },
 ])
 
@@ -125,11 +130,11 @@ function splitFrom(horizon: Horizon): void {
         <p class="text-pencil desk:truncate leading-tight text-base">{{ line }}</p>
       </div>
       <div class="flex max-desk:flex-wrap shrink-0 max-w-full gap-1.5 print:hidden">
-        <button v-if="profile.undo" type="button" class="button max-w-64 leading-tight" @click="undo">
+        <button v-if="profile.undo" type="button" class="button for-writers max-w-64 leading-tight" @click="undo">
           Undo: {{ profile.undo }}
         </button>
-        <button type="button" class="button px-3" @click="editing = 'new'">Add horizon</button>
-        <button type="button" class="button px-3" @click="details = true">Profile details</button>
+        <button type="button" class="button for-writers px-3" @click="editing = 'new'">Add horizon</button>
+        <button type="button" class="button for-writers px-3" @click="details = true">Profile details</button>
         <RouterLink v-if="profile.horizons.length" :to="`/profiles/${id}/interpretation`" class="button px-3"
           >Interpretation</RouterLink
         >
@@ -154,7 +159,9 @@ function splitFrom(horizon: Horizon): void {
         </svg>
         <p class="text-2xl font-extrabold">No horizon yet.</p>
         <p>Look for changes of colour, feel, moisture, roots or stones, and write down from where to where.</p>
-        <button type="button" class="button button-main" @click="editing = 'new'">Add the first horizon</button>
+        <button type="button" class="button for-writers button-main" @click="editing = 'new'">
+          Add the first horizon
+        </button>
       </div>
       <div v-if="profile.horizons.length" class="desk:grid desk:grid-cols-[132px_minmax(0,1fr)] gap-6">
         <div><StickyColumn :profile="profile" /></div>

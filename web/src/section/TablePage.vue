@@ -219,8 +219,8 @@ onBeforeRouteLeave(() => !dirty.value || window.confirm('Leave the table? What y
           Arrow keys go from cell to cell, Enter goes down; lines from a spreadsheet can be pasted. Ctrl+S saves.
         </p>
       </div>
-      <button type="button" class="button" @click="add">Add a row</button>
-      <button type="button" class="button button-main" :disabled="saving || !dirty" @click="save">
+      <button type="button" class="button for-writers" @click="add">Add a row</button>
+      <button type="button" class="button for-writers button-main" :disabled="saving || !dirty" @click="save">
         Save the table
       </button>
     </header>

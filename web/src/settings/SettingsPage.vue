@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { request, useWords, type Schemas } from '@/api'
 import { useHabits } from '@/fieldbook/useHabits'
+import { useSession } from '@/people/useSession'
 import ChoiceField from '@/shared/ChoiceField.vue'
 import MethodFields from '@/shared/MethodFields.vue'
 import PageHead from '@/shared/PageHead.vue'
@@ -16,6 +17,7 @@ import PeopleFields from '@/shared/PeopleFields.vue'
 
 // What new profiles begin with, for everybody who uses this fieldbook; and how this device shows things.
 type Settings = Schemas['Settings']
+const { mayLead } = useSession()
 const words = useWords()
 const { choice, CHOICES } = useTheme()
 const { unit: depthUnit, units } = useDepths()
@@ -74,8 +76,9 @@ const now = new Date().toISOString()
           {{ general(['textured_by', 'recorded_by']) }}
         </p>
         <div class="flex items-center gap-4">
-          <button class="button button-main" type="submit" :disabled="saving">Save</button>
+          <button class="button for-leads button-main" type="submit" :disabled="saving">Save</button>
           <span role="status">{{ saved ? 'Saved' : '' }}</span>
+          <span v-if="!mayLead" class="text-pencil">A lead of the fieldbook changes these.</span>
         </div>
       </form>
       <TitleBlock />

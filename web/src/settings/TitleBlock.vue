@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
-import { queryClient, request, sendFile, type Schemas } from '@/api'
+import { served, queryClient, request, sendFile, type Schemas } from '@/api'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 
@@ -60,11 +60,11 @@ function choose(event: Event): void {
     <div class="flex flex-wrap gap-3 items-center">
       <img
         v-if="data?.logo"
-        :src="`/api/title-block/logo?${shown}`"
+        :src="served(`/api/title-block/logo?${shown}`)"
         alt="The logo of reports"
         class="max-h-16 max-w-48 border border-rule"
       />
-      <label class="button button-desk cursor-pointer focus-within:outline-3">
+      <label class="button button-desk for-leads cursor-pointer focus-within:outline-3">
         {{ data?.logo ? 'Another logo' : 'Add a logo' }}
         <input type="file" accept="image/png,image/jpeg,image/webp" class="sr-only" @change="choose" />
       </label>
@@ -81,7 +81,7 @@ function choose(event: Event): void {
       {{ trouble || general(['name']) }}
     </p>
     <div class="flex items-center gap-4">
-      <button class="button button-main" type="submit" :disabled="saving">Save the title block</button>
+      <button class="button button-main for-leads" type="submit" :disabled="saving">Save the title block</button>
       <span role="status">{{ saved ? 'Saved' : '' }}</span>
     </div>
   </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { served } from '@/api'
 import SheetDialog from './SheetDialog.vue'
 
 // What can be exported, and what each is for.
@@ -21,7 +22,8 @@ const FORMATS = [
   { format: 'triangle', name: 'Triangle', about: 'SVG drawing with the estimate of every horizon' },
   { format: 'geojson', name: 'Map points', about: 'GeoJSON of the sites' },
 ]
-const href = (format: string) => `/api/export?format=${format}&of=${props.of}${props.id ? `&id=${props.id}` : ''}`
+const href = (format: string) =>
+  served(`/api/export?format=${format}&of=${props.of}${props.id ? `&id=${props.id}` : ''}`)
 </script>
 
 <template>

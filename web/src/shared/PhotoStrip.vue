@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Camera } from '@lucide/vue'
 import { ref, useTemplateRef } from 'vue'
-import { forgetLists, queryClient, sendFile, type Schemas } from '@/api'
+import { served, forgetLists, queryClient, sendFile, type Schemas } from '@/api'
 import { useBin } from '@/bin/useBin'
 import SheetDialog from './SheetDialog.vue'
 
@@ -61,7 +61,7 @@ function remove(photo: Photo): void {
       <li v-for="photo in photos" :key="photo.id">
         <button type="button" class="block border-2 border-ink" @click="shown = photo">
           <img
-            :src="photo.thumb_url"
+            :src="served(photo.thumb_url)"
             :alt="photo.caption ?? `Photo of ${what}`"
             class="w-auto block"
             :class="small ? 'h-12' : 'h-24'"
@@ -88,7 +88,11 @@ function remove(photo: Photo): void {
     </p>
     <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-1">{{ trouble }}</p>
     <SheetDialog v-if="shown" open wide :title="shown.caption ?? `Photo of ${what}`" @close="shown = null">
-      <img :src="shown.url" :alt="shown.caption ?? `Photo of ${what}`" class="w-full max-h-[70vh] object-contain" />
+      <img
+        :src="served(shown.url)"
+        :alt="shown.caption ?? `Photo of ${what}`"
+        class="w-full max-h-[70vh] object-contain"
+      />
       <p class="flex justify-between items-center gap-3 mt-3">
         <span class="text-pencil text-lg">Where it was taken is not kept with it.</span
         ><button type="button" class="button" v-if="shown.id > 0" @click="remove(shown)">Delete</button>

@@ -9,6 +9,7 @@ const props = defineProps<{
   hint?: string
   unit?: string
   type?: string
+  /** What a browser may fill in by itself. */ autocomplete?: string
   suggestions?: string[]
   inputmode?: 'decimal' | 'text'
   /** Whether a dialog begins with it. */ first?: boolean
@@ -31,7 +32,8 @@ const described = computed(() => (wrong.value ? `${id}-error` : props.hint ? `${
         :type="type ?? 'text'"
         :inputmode="inputmode"
         :list="suggestions ? `${id}-list` : undefined"
-        autocomplete="off"
+        :autocomplete="autocomplete ?? 'off'"
+        :autocapitalize="autocomplete ? 'off' : undefined"
         :aria-invalid="wrong ? 'true' : undefined"
         :aria-describedby="described"
         @input="mend"

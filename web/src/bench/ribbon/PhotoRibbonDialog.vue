@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn, useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { isProblem, request, useWords, type Schemas } from '@/api'
+import { served, isProblem, request, useWords, type Schemas } from '@/api'
 import PhotoStrip from '@/shared/PhotoStrip.vue'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
@@ -183,7 +183,7 @@ function save(): void {
           aria-describedby="photo-help"
           @keydown="key"
         >
-          <img :src="photo.url" alt="" class="w-full block" draggable="false" />
+          <img :src="served(photo.url)" alt="" class="w-full block" draggable="false" />
           <svg
             class="absolute inset-0 w-full h-full cursor-crosshair"
             :viewBox="`0 0 ${photo.width} ${photo.height}`"

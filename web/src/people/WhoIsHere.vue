@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import { useSession } from './useSession'
+
+// At the foot of the fieldbook: as whom one works, and which other fieldbooks are open to them.
+const { session, alone, role } = useSession()
+const others = computed(() => session.value?.fieldbooks.filter(({ id }) => id !== session.value?.fieldbook?.id) ?? [])
+</script>
+
+<template>
+  <div class="pt-2 text-base border-t-[1.5px] border-ink grid gap-1">
+    <nav v-if="others.length" aria-label="Other fieldbooks" class="flex flex-wrap gap-2">
+      <a v-for="f in others" :key="f.id" class="button button-desk" :href="`/fieldbooks/${f.id}`">{{ f.name }}</a>
+    </nav>
+    <p v-if="alone" class="text-pencil">Kept on this machine</p>
+    <p v-else class="flex flex-wrap items-center justify-between gap-x-3">
+      <span class="min-w-0"
+        ><b class="block truncate">{{ session?.account?.name }}</b
+        ><span class="text-pencil">{{ role }}</span></span
+      >
+      <RouterLink class="button button-desk" to="/account">Account</RouterLink>
+    </p>
+  </div>
+</template>

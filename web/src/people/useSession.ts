@@ -1,0 +1,42 @@
+import { queryOptions, useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { here, queryClient, request, type Schemas } from '@/api'
+
+type Session = Schemas['Session']
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: async () => {
+    const found = await request<Session>('GET', '/api/session')
+    // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
+    if (!here.account) here.account = found.account?.id ?? 0
+    return found
+  },
+  staleTime: Infinity,
+})
+
+/**
+ * Who is signed in, and what they may do in this fieldbook. The server decides; the page only leaves out what would be
+ * refused.
+ */
+export function useSession() {
+  const { data } = useQuery(sessionQuery)
+  const role = computed(() => data.value?.fieldbook?.role ?? 'reader')
+  const person = computed(() => data.value?.fieldbook?.person?.id ?? null)
+  return {
+    session: data,
+    role,
+    alone: computed(() => data.value?.alone ?? false),
+    mayWrite: computed(() => role.value !== 'reader'),
+    mayLead: computed(() => role.value === 'lead'),
+    personName: computed(() => data.value?.fieldbook?.person?.name ?? ''),
+    /** Whether a reading of these people is one's own. */
+    mine: (people: number[]) => person.value === null || !people.length || people.includes(person.value),
+  }
+}
+
+/** The page begins anew, as whoever is signed in now. */
+export const beginAnew = (path = '/'): void => {
+  queryClient.clear()
+  location.assign(path)
+}
