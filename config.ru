@@ -6,7 +6,8 @@ Database.connect(patience: Database::PATIENCE)
 
 use RequestLog
 use Guard
-use Rack::Protection::HostAuthorization, permitted_hosts: Reach.hosts
+use Rack::Protection::HostAuthorization, permitted_hosts: Reach.hosts, logging: false
+use Door
 use FieldbookPlace
 # Answers, not exports, which are written while they are sent; short ones fit into one packet as they are.
 use Rack::Deflater, include: %w[application/json], if: lambda { |_, _, headers, body|

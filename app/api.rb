@@ -32,6 +32,7 @@ require_relative "serializers/standing_serializer"
 require_relative "serializers/submission_serializer"
 require_relative "serializers/work_serializer"
 require_relative "middleware/access"
+require_relative "middleware/door"
 require_relative "middleware/fieldbook_place"
 require_relative "middleware/guard"
 require_relative "middleware/request_log"
@@ -54,6 +55,7 @@ require_relative "routes/interpretation"
 require_relative "routes/laboratory"
 require_relative "routes/history"
 require_relative "routes/members"
+require_relative "routes/network"
 require_relative "routes/own_things"
 require_relative "routes/practice"
 require_relative "routes/readings"
@@ -118,6 +120,7 @@ class Api < Sinatra::Base
   register Routes::History
   register Routes::Laboratory
   register Routes::Members
+  register Routes::Network
   register Routes::OwnThings
   register Routes::Practice
   register Routes::Readings

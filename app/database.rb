@@ -31,11 +31,20 @@ module Database
   # @raise [NewerThanCode] before anything is touched
   def migrate
     context = migrations
-    raise NewerThanCode if context.current_version > context.migrations.map(&:version).max
+    raise NewerThanCode if context.current_version > newest
 
     ActiveRecord::Migration.verbose = false
     context.migrate
   end
+
+  # @return [Integer] of the migration that ran last; 0 for an empty database
+  def version = migrations.current_version
+
+  # @return [Integer] of the newest migration that this code knows
+  def newest = migrations.migrations.map(&:version).max
+
+  # @return [Array<String>]
+  def tables = ActiveRecord::Base.connection.tables
 
   # @return [Boolean] whether every migration has run
   def ready? = !migrations.needs_migration?

@@ -20,6 +20,19 @@ module Reach
   # @return [Boolean] whether others than this machine reach it, so that nobody works alone without a password
   def network? = ENV["GRITTLE_NETWORK"] == "1"
 
+  # @return [Boolean] whether phones of the local network reach it over TLS
+  def lan? = !ENV.fetch("GRITTLE_LAN", "").empty?
+
+  # @return [Array<String>] addresses on the local network
+  def lan = ENV.fetch("GRITTLE_LAN", "").split(",")
+
+  # @param host [String, nil] by which it was asked for
+  # @return [String] where it is over TLS
+  def lan_address(host = nil)
+    name = host.to_s[/\A[A-Za-z0-9.-]+/]
+    "https://#{hosts.include?(name) ? name : lan.first}:#{ENV.fetch('GRITTLE_TLS_PORT')}/"
+  end
+
   # @return [Boolean] whether a reverse proxy stands in front, whose word on the scheme and the address counts
   def behind_proxy? = ENV["GRITTLE_BEHIND_PROXY"] == "1"
 

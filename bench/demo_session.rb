@@ -15,7 +15,8 @@ module DemoSession
       found = JSON.parse(http.get("/api/session").body)
       one = found["demo"].find { |account| account["role"] == role } or return {}
 
-      answer = http.post("/api/session/demo", JSON.generate(account_id: one["id"]), "content-type" => "application/json")
+      answer = http.post("/api/session/demo", JSON.generate(account_id: one["id"]),
+                         "content-type" => "application/json")
       { "cookie" => answer["set-cookie"][/\A[^;]+/] }
     end
   end

@@ -2,11 +2,27 @@
 
 require "etc"
 
-# Loopback only; a process for each of two cores, a few threads each: the database waits, Ruby does not.
+# A process for each of two cores, a few threads each: the database waits, Ruby does not.
 threads_count = Integer(ENV.fetch("GRITTLE_THREADS", "5"))
 processes = Integer(ENV.fetch("GRITTLE_PROCESSES", [Etc.nprocessors, 2].min.to_s))
 threads threads_count, threads_count
-bind "tcp://127.0.0.1:#{ENV.fetch('PORT', '4600')}"
+# Loopback; a server behind a proxy says where else; phones of the local network come by TLS, and plain HTTP there only
+# leads to it.
+port = ENV.fetch("PORT", "4600")
+bind ENV.fetch("GRITTLE_BIND", "tcp://127.0.0.1:#{port}")
+lan = ENV.fetch("GRITTLE_LAN", "").split(",")
+lan.each { |address| bind "tcp://#{address}:#{port}" }
+if lan.any?
+  cert, key = ENV.values_at("GRITTLE_CERTIFICATE", "GRITTLE_CERTIFICATE_KEY")
+  ["127.0.0.1", *lan].each do |address|
+    bind "ssl://#{address}:#{ENV.fetch('GRITTLE_TLS_PORT')}?cert=#{cert}&key=#{key}&no_tlsv1=true&no_tlsv1_1=true"
+  end
+end
+# Seconds: who sends a request slowly waits in the reactor and holds no thread; after these it is let go.
+first_data_timeout 20
+persistent_timeout 65
+# What was begun is finished before it stops.
+force_shutdown_after 30
 environment "production"
 quiet
 log_requests false

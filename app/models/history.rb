@@ -8,7 +8,8 @@ class History
               horizon_id].freeze
   PEOPLE = { "textured_by_id" => "Textured by", "recorded_by_id" => "Recorded by", "observer_id" => "Person" }.freeze
   WORDS = { "upper_cm" => "Upper depth, cm", "lower_cm" => "Lower depth, cm",
-            "reported_reading_id" => "Reported reading", "key" => "Key", "kind" => "Kind", "system" => "Classes", "asked" => "What the report holds" }.freeze
+            "reported_reading_id" => "Reported reading", "key" => "Key", "kind" => "Kind", "system" => "Classes",
+            "asked" => "What the report holds" }.freeze
   MOST = 200
 
   # @param record [ApplicationRecord]

@@ -197,7 +197,7 @@ class MariaDb
       CREATE DATABASE IF NOT EXISTS #{database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
       CREATE USER IF NOT EXISTS 'grittle'@'127.0.0.1';
       ALTER USER 'grittle'@'127.0.0.1' IDENTIFIED BY '#{settings['password']}';
-      GRANT ALL ON #{database}.* TO 'grittle'@'127.0.0.1';
+      #{[database, "#{database}_restoring", "#{database}_before"].map { |name| "GRANT ALL ON #{name}.* TO 'grittle'@'127.0.0.1';" }.join}
     SQL
     _, status = Open3.capture2e("mariadb", "--no-defaults", "--socket=#{socket}", *admin_user, stdin_data: sql)
     raise Stop, "The database refused its own user. Details: var/#{@name}/server.log" unless status.success?
