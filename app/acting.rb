@@ -3,8 +3,9 @@
 # Who acts, and in which fieldbook, for as long as one request or job takes: every finder starts at this fieldbook, and
 # every trace names this person. Known to one thread alone; a thread that is begun is told anew.
 module Acting
-  # +account+ is nil for who works alone on a machine without accounts.
-  State = Struct.new(:account, :fieldbook, :person, :role, keyword_init: true)
+  # +account+ is nil for who works alone on a machine without accounts; +namesakes+ are names, in small letters, of an
+  # import whose people are others than those of the fieldbook, each with its person once there is one.
+  State = Struct.new(:account, :fieldbook, :person, :role, :namesakes, keyword_init: true)
   NOBODY = State.new.freeze
   PLACE = :grittle_acting
 
@@ -29,6 +30,9 @@ module Acting
   # @return [Observer, nil] the person of the fieldbook that the account is
   def person = state.person
   def role = state.role
+
+  # @return [Hash{String=>Observer, nil}]
+  def namesakes = state.namesakes || {}
 
   # @param other [Observer, nil] who writes where nobody is signed in
   # @return [Observer, nil] for a trace

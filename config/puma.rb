@@ -49,3 +49,7 @@ end
 # What is on its way to a laboratory is asked after by one of the processes.
 asks = -> { Laboratory::Queue.start unless ENV["GRITTLE_NO_QUEUE"] }
 processes > 1 ? before_worker_boot { |index| asks.call if index.zero? } : after_booted(&asks)
+
+# What is to be imported is taken in by any of them.
+imports = -> { Exchange::ImportQueue.start }
+processes > 1 ? before_worker_boot(&imports) : after_booted(&imports)

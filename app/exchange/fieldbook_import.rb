@@ -21,6 +21,14 @@ module Exchange
     # @return [Hash{String=>Integer}] how many rows of each table
     def counts = @rows.transform_values(&:size).reject { |_, count| count.zero? }
 
+    # @return [Array<String>] who is named in it
+    def people
+      @people ||= Tables::ALL.flat_map do |table|
+        names = table.columns.select { |column| column.kind == :person }.map(&:name)
+        @rows[table.name].flat_map { |row| row.values_at(*names) }
+      end.grep(String).map(&:strip).reject(&:empty?).uniq.sort
+    end
+
     # @return [Integer]
     def total = counts.values.sum
 

@@ -4,16 +4,17 @@ require "securerandom"
 
 module Exchange
   # One file on its way in: opened and checked, mapped if it is a table, then imported as a whole or not at all. The
-  # file and how far it has come are kept beside the database, where every process of the server finds them; each opens
-  # the file for itself when it is asked for it. What was not imported when the server stops has changed nothing, and is
-  # sent again.
+  # file lies beside the database, how far it has come stands in it, so that every process of the server finds both and
+  # a restart loses neither; each opens the file for itself when it is asked for it.
   class Import
     MOST_BYTES = 64 * 1024 * 1024
-    KEPT_FOR = 3600 # seconds
-    MOST = 5
+    # Files that nobody came back for go after a day, and the oldest of too many. [our own]
+    KEPT_FOR = 24 * 3600 # seconds
+    MOST = 20
     ID = /\A\h{16}\z/
-    # Seconds between two notes of how far it has come.
-    NOTED_EVERY = 0.5
+    FAILED = "It could not be imported. Nothing was changed."
+    # Raised within, when somebody cancels.
+    class Cancelled < StandardError; end
     @opened = {}
     @lock = Mutex.new
 
@@ -23,152 +24,160 @@ module Exchange
       # @return [Import]
       # @raise [Unreadable]
       def open(bytes, name)
-        import = new(SecureRandom.hex(8), bytes, "name" => name.to_s, "state" => "checked", "done" => 0)
+        job = ImportJob.new(token: SecureRandom.hex(8), name: name.to_s[0, 200], state: "checked",
+                            made_at: Time.now.utc, by: Acting.person)
+        import = new(job, bytes)
         @lock.synchronize do
           import.keep(bytes)
-          clear(import.id)
-          @opened = { import.id => import }
+          @opened = { job.token => import }
         end
+        job.save!
+        clear
         import
       end
 
+      # @param fieldbook [Fieldbook]
       # @raise [ActiveRecord::RecordNotFound]
-      def find(id)
-        kept = id.match?(ID) && File.exist?(path(id, "facts.json"))
-        raise ActiveRecord::RecordNotFound.new(nil, "Import", "id", id) unless kept
+      def find(id, fieldbook = Fieldbook.current)
+        job = ImportJob.where(fieldbook: fieldbook).find_by(token: id) if id.match?(ID)
+        raise ActiveRecord::RecordNotFound.new(nil, "Import", "id", id) unless job && File.exist?(path(id, "file"))
 
-        # One open file a process: it may be large.
-        import =
-          @lock.synchronize do
-            @opened[id] || (@opened = { id => new(id, File.binread(path(id, "file")), facts(id)) })[id]
-          end
-        import.follow
+        of(job)
+      end
+
+      # One open file a process: it may be large.
+      # @param job [ImportJob]
+      # @return [Import]
+      def of(job)
+        import = @lock.synchronize do
+          @opened[job.token] || (@opened = { job.token => new(job, File.binread(path(job.token, "file"))) })[job.token]
+        end
+        import.follow(job)
       end
 
       # @return [String] where what is kept of an import is
       def path(id, file) = File.join(Files.folder("imports"), id, file)
 
-      def facts(id) = JSON.parse(File.read(path(id, "facts.json")))
-
       private
 
-      # Those that nobody comes back for, and the oldest of too many.
-      def clear(newest)
-        folders =
-          Dir
-          .children(Files.folder("imports"))
-          .grep(ID)
-          .without(newest)
-          .map { |id| File.join(Files.folder("imports"), id) }
-        oldest_last = folders.sort_by { |folder| File.mtime(folder) }.reverse
-        late = Time.now - KEPT_FOR
-        FileUtils.rm_rf(
-          oldest_last.each_with_index.filter_map { |folder, at| folder if at >= MOST - 1 || File.mtime(folder) < late }
-        )
+      def clear
+        late = ImportJob.where.not(state: "running").where(made_at: ...(Time.now.utc - KEPT_FOR))
+        many = ImportJob.where.not(state: "running").order(id: :desc).offset(MOST)
+        gone = (late.limit(MOST).to_a + many.limit(MOST).to_a).uniq
+        gone.each { |job| FileUtils.rm_rf(File.dirname(path(job.token, "file"))) }
+        ImportJob.where(id: gone).delete_all
       end
     end
 
-    attr_reader :id, :format, :source
+    attr_reader :job, :format, :source
 
-    # @param facts [Hash{String=>Object}] name, state, done; failure, process, targets and unit where there are any
+    # @param job [ImportJob]
+    # @param bytes [String] of the file
     # @raise [Unreadable]
-    def initialize(id, bytes, facts)
-      @id = id
-      @format, @source = ImportFile.call(bytes, facts["name"])
-      @facts = facts
+    def initialize(job, bytes)
+      @job = job
+      @format, @source = ImportFile.call(bytes, job.name)
       use_mapping
     end
 
-    def name = ImportFile.title(@facts["name"])
-    def state = @facts["state"]
-    def done = @facts["done"]
-    def failure = @facts["failure"]
+    def id = job.token
+    def name = ImportFile.title(job.name)
+
+    # @return [Array<String>] who is named in it
+    def people = source.respond_to?(:people) ? source.people : []
+
+    # @return [Array<String>] of those, who are others than the people of the fieldbook who are called so
+    def others = job.mapping.to_h.fetch("others", [])
 
     # @param bytes [String] of the file
     def keep(bytes)
       FileUtils.mkdir_p(File.dirname(place("file")), mode: 0o700)
       Files.write(place("file"), bytes)
-      note
     end
 
     # What another process did with it since.
     # @return [Import] itself
-    def follow
-      return self if @thread&.alive?
-
-      mapped = @facts.values_at("targets", "unit")
-      @facts = self.class.facts(id)
-      use_mapping unless @facts.values_at("targets", "unit") == mapped
-      fail_with("The server was stopped. Nothing was changed.") if state == "running" && !running?
+    def follow(job)
+      mapped = @job.mapping
+      @job = job
+      use_mapping unless job.mapping == mapped
       self
     end
 
     # @raise [Grittle::InvalidInput] for what is no table, or a mapping that does not fit
     def map(targets, unit:)
       refuse("Only a table of horizons has columns to map.") unless format == "table"
-      refuse("It is being imported already.") unless state == "checked"
+      refuse("It is being imported already.") unless job.state == "checked"
       source.map(targets, unit: unit)
-      note("targets" => targets, "unit" => unit)
+      job.update!(mapping: job.mapping.to_h.merge("targets" => targets, "unit" => unit))
     end
 
-    # Takes everything in, in the background.
-    # @return [Thread]
+    # @param names [Array<String>] of the file, who are others than those of the fieldbook
+    # @raise [Grittle::InvalidInput]
+    def tell_apart(names)
+      refuse("It is being imported already.") unless job.state == "checked"
+      unknown = names - people
+      refuse("The file names nobody called #{unknown.first}.") if unknown.any?
+      job.update!(mapping: job.mapping.to_h.merge("others" => names))
+    end
+
+    # From now on it waits for its turn.
     # @raise [Grittle::InvalidInput] while something is wrong
     def run
       refuse("Nothing is imported while something is wrong in the file.") unless source.problems.empty?
-      refuse("It is being imported already.") unless state == "checked" && claim
-      note("state" => "running", "process" => Process.pid)
-      @thread = Thread.new { take_in }
+      queued = ImportJob.where(id: job.id, state: "checked").update_all(state: "queued")
+      refuse("It is being imported already.") unless queued == 1
+      job.reload
     end
 
-    # In the caller's own thread: all of it in one transaction.
+    # All of it in one transaction, and that it is done as well: whatever happens, both are so or neither.
     def take_in
-      ActiveRecord::Base.connection_pool.with_connection do
-        ActiveRecord::Base.transaction do
+      ActiveRecord::Base.transaction do
+        Acting.as(acting) do
           kept = FileImport.create!(name: name.to_s[0, 200], counts: source.counts, imported_at: Time.now.utc)
+          @done = 0
           source.take_in(kept) { count }
         end
+        ended("done", done: @done)
       end
-      note("state" => "done")
+    rescue Cancelled
+      ended("cancelled", done: 0)
     rescue StandardError => e
       warn "import #{id}: #{e.class}: #{e.message[0, 300]} (#{e.backtrace&.first})"
-      fail_with(e.is_a?(Grittle::InvalidInput) ? e.message : "It could not be imported. Nothing was changed.")
+      ended("failed", done: 0, failure: e.is_a?(Grittle::InvalidInput) ? e.message : FAILED)
     end
+
+    # @return [Integer] rows that were taken in so far
+    attr_reader :done
+
+    # From another thread: no further row is taken in.
+    def stop = @stopped = true
 
     private
 
     def place(file) = self.class.path(id, file)
 
-    # @return [Boolean] whether no other process was first
-    def claim
-      File.open(place("claim"), File::WRONLY | File::CREAT | File::EXCL) { true }
-    rescue Errno::EEXIST
-      false
+    # As who sent it, in the fieldbook that it was sent to.
+    def acting
+      Acting::State.new(fieldbook: job.fieldbook, person: job.by, namesakes: others.to_h { |one| [one.downcase, nil] })
     end
 
     def count
-      @facts["done"] += 1
-      note if @noted.nil? || now - @noted > NOTED_EVERY
+      raise Cancelled if @stopped
+
+      @done += 1
     end
 
-    def fail_with(sentence) = note("state" => "failed", "failure" => sentence, "done" => 0)
-
-    def note(facts = {})
-      @noted = now
-      Files.write(place("facts.json"), JSON.generate(@facts.merge!(facts)))
+    def ended(state, **columns)
+      ImportJob.where(id: job.id).update_all(state: state, beat_at: Time.now.utc, **columns)
+      job.reload
     end
 
     def use_mapping
-      source.map(@facts["targets"], unit: @facts["unit"]) if @facts["targets"]
+      found = job.mapping.to_h
+      source.map(found["targets"], unit: found["unit"]) if found["targets"]
     end
 
-    def running?
-      @facts["process"] == Process.pid ? @thread&.alive? : Process.kill(0, @facts["process"]).positive?
-    rescue Errno::ESRCH
-      false
-    end
-
-    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     def refuse(sentence) = raise(Grittle::InvalidInput, [Grittle::Problem.new(pointer: "", sentence: sentence)])
   end
 end

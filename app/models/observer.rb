@@ -12,7 +12,10 @@ class Observer < ApplicationRecord
   # @return [Observer, nil] of the fieldbook at hand; nil for a blank name
   def self.named(name)
     name = name.to_s.strip
-    Fieldbook.current.observers.create_or_find_by!(name: name) unless name.empty?
+    return if name.empty?
+    return Acting.namesakes[name.downcase] ||= another(Fieldbook.current, name) if Acting.namesakes.key?(name.downcase)
+
+    Fieldbook.current.observers.create_or_find_by!(name: name)
   end
 
   # Another person, whoever else is called so.

@@ -38,9 +38,21 @@ module Routes
         answer ImportSerializer.call(import)
       end
 
+      app.put "/api/imports/:import_id/people" do
+        import = ::Exchange::Import.find(params[:import_id])
+        import.tell_apart(input[:others])
+        answer ImportSerializer.call(import)
+      end
+
       app.post "/api/imports/:import_id/run" do
         import = ::Exchange::Import.find(params[:import_id])
         import.run
+        answer ImportSerializer.call(import)
+      end
+
+      app.post "/api/imports/:import_id/cancel" do
+        import = ::Exchange::Import.find(params[:import_id])
+        import.job.cancel
         answer ImportSerializer.call(import)
       end
     end

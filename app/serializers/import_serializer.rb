@@ -13,15 +13,24 @@ module ImportSerializer
       name: import.name,
       format: import.format,
       format_name: Exchange::ImportFile::FORMATS.fetch(import.format),
-      state: import.state,
-      done: import.done,
+      state: import.job.state,
+      done: import.job.done,
       total: source.total,
       counts: source.counts,
-      failure: import.failure,
+      failure: import.job.failure,
+      people: people(import),
       problem_count: source.problems.count,
       problems: source.problems.to_a,
       table: import.format == "table" ? table(source) : nil
     }
+  end
+
+  # Who is named in the file, whether the fieldbook knows somebody of that name, and whether they are another.
+  def people(import)
+    known = import.job.fieldbook.observers.where(name: import.people).pluck(:name).map(&:downcase)
+    import.people.map do |name|
+      { name: name, known: known.include?(name.downcase), other: import.others.include?(name) }
+    end
   end
 
   def table(source)

@@ -81,6 +81,12 @@ class MariaDb
     false
   end
 
+  # As a power cut ends it.
+  def kill
+    Process.kill("KILL", @pid)
+    Process.wait(@pid)
+  end
+
   def stop
     return unless answers?
 

@@ -85,6 +85,7 @@ class LetPeopleIn < ActiveRecord::Migration[7.2]
       t.string :name, limit: 200, null: false
       t.string :state, limit: 20, null: false
       t.integer :done, null: false, default: 0
+      t.integer :tries, null: false, default: 0
       t.json :mapping
       t.text :failure
       t.datetime :made_at, null: false

@@ -7,6 +7,7 @@ Capybara.register_driver(:chromium) do |app|
   Capybara::Selenium::Driver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
 end
 Capybara.app = WholeApp
+Exchange::ImportQueue.start # as the server of its own does
 ENV["GRITTLE_PROCESSES"] = "1" # the specs' own process serves, with its stubs
 Capybara.server = :puma, { Silent: true, Threads: "1:5" }
 Capybara.default_driver = :chromium

@@ -25,6 +25,7 @@ const counts = computed(() =>
     .map(([name, count]) => `${count} ${NOUNS[name]}`)
     .join(', '),
 )
+const underWay = computed(() => ['queued', 'running'].includes(sent.value?.state ?? ''))
 const table = computed(() => sent.value?.table ?? null)
 const share = computed(() => (sent.value?.total ? Math.round((100 * sent.value.done) / sent.value.total) : 0))
 const unit = computed(() => table.value?.unit ?? 'cm')
@@ -60,6 +61,12 @@ function setTarget(index: number, name: string): void {
     unit.value,
   )
 }
+/** Who of the file is another than the person of the fieldbook who is called so. */
+function tellApart(name: string, other: boolean): void {
+  const others = sent.value!.people.filter((one) => (one.name === name ? other : one.other)).map((one) => one.name)
+  void attempt(() => request<Import>('PUT', `/api/imports/${sent.value!.id}/people`, { others }))
+}
+const cancel = () => attempt(() => request<Import>('POST', `/api/imports/${sent.value!.id}/cancel`, {}))
 const watcher = useIntervalFn(() => void look(), 300, { immediate: false })
 async function look(): Promise<void> {
   try {
@@ -67,7 +74,7 @@ async function look(): Promise<void> {
   } catch (error) {
     trouble.value = (error as Error).message
   }
-  if (sent.value!.state === 'running' && !trouble.value) return
+  if (underWay.value && !trouble.value) return
   watcher.pause()
   forgetLists()
 }
@@ -116,9 +123,8 @@ async function run(): Promise<void> {
             <h2 class="text-2xl">{{ sent.name }}</h2>
             <p>{{ sent.format_name }}: {{ counts || `${sent.total} rows` }}</p>
           </div>
-          <button v-if="sent.state !== 'running'" type="button" class="button" @click="sent = null">
-            Another file
-          </button>
+          <button v-if="underWay" type="button" class="button" :disabled="busy" @click="cancel">Cancel</button>
+          <button v-else type="button" class="button" @click="sent = null">Another file</button>
           <button
             v-if="sent.state === 'checked'"
             type="button"
@@ -130,7 +136,7 @@ async function run(): Promise<void> {
           </button>
           <RouterLink v-if="sent.state === 'done'" class="button button-main" to="/">To the fieldbook</RouterLink>
         </section>
-        <div v-if="sent.state === 'running' || sent.state === 'done'" role="status">
+        <div v-if="underWay || sent.state === 'done'" role="status">
           <p class="font-semibold">
             {{
               sent.state === 'done'
@@ -138,9 +144,45 @@ async function run(): Promise<void> {
                 : `${sent.done} of ${sent.total} rows`
             }}
           </p>
+          <p v-if="underWay" class="text-pencil">
+            It goes on also when this page is closed or the server starts again.
+          </p>
           <progress class="w-full h-5" :value="share" max="100" aria-label="Imported">{{ share }} %</progress>
         </div>
+        <p v-if="sent.state === 'cancelled'" role="status" class="border-l-8 border-reed pl-3">
+          Cancelled. Nothing was imported.
+        </p>
         <p v-if="sent.failure" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ sent.failure }}</p>
+        <section
+          v-if="sent.people.length && sent.state === 'checked'"
+          aria-labelledby="people-title"
+          class="grid gap-1"
+        >
+          <h2 id="people-title" class="text-2xl">Who is named in it</h2>
+          <p class="text-pencil">They become people of this fieldbook, by their names.</p>
+          <ul class="border-t-[1.5px] border-ink">
+            <li
+              v-for="p in sent.people"
+              :key="p.name"
+              class="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule min-h-14 py-1"
+            >
+              <b>{{ p.name }}</b>
+              <span v-if="!p.known" class="text-pencil">new here</span>
+              <label v-else class="flex items-center gap-2"
+                ><span class="sr-only">{{ p.name }} of the file is</span
+                ><select
+                  class="field !w-auto !min-h-11"
+                  :disabled="busy"
+                  :value="p.other ? 'other' : 'same'"
+                  @change="tellApart(p.name, ($event.target as HTMLSelectElement).value === 'other')"
+                >
+                  <option value="same">{{ p.name }} of this fieldbook</option>
+                  <option value="other">somebody else of that name</option>
+                </select></label
+              >
+            </li>
+          </ul>
+        </section>
         <section v-if="table && sent.state === 'checked'" aria-labelledby="columns-title" class="grid gap-2">
           <div class="flex flex-wrap items-center gap-4">
             <h2 id="columns-title" class="text-2xl grow">What the columns are</h2>
