@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "zlib"
+require "active_support/cache"
 require "sinatra/base"
 require "committee"
 
@@ -35,6 +36,8 @@ require_relative "middleware/access"
 require_relative "middleware/door"
 require_relative "middleware/fieldbook_place"
 require_relative "middleware/guard"
+require_relative "middleware/limits"
+require_relative "middleware/metrics"
 require_relative "middleware/request_log"
 require_relative "middleware/last_resort"
 require_relative "middleware/plain_request"

@@ -115,7 +115,8 @@ module Backup
     # @raise [Refused]
     def load(into)
       with_password do |file|
-        _, wrong, status = Open3.popen3("mariadb", file, "--default-character-set=utf8mb4", into) do |input, _, err, run|
+        _, wrong, status = Open3.popen3("mariadb", file, "--default-character-set=utf8mb4",
+                                        into) do |input, _, err, run|
           reader = Thread.new { err.read }
           begin
             yield input
@@ -189,7 +190,7 @@ module Backup
       end
       damaged("it is empty") unless list
       wanted = list["entries"].to_h { |entry| [entry["name"], entry["sha256"]] }
-      wrong = (wanted.to_a - found.to_a | found.to_a - wanted.to_a).first
+      wrong = ((wanted.to_a - found.to_a) | (found.to_a - wanted.to_a)).first
       damaged("#{wrong.first} is not what was written") if wrong
       list
     end

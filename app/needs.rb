@@ -12,7 +12,8 @@ class Needs
 
   # @param description [Hash] the API's description
   def initialize(description)
-    @of = Hash.new { |hash, verb| hash[verb] = {} }
+    @of = Hash.new { |_, _| {} }
+    VERBS.each { |verb| @of[verb.upcase] = {} }
     description.fetch("paths").each do |path, operations|
       operations.slice(*VERBS).each { |verb, operation| add(verb.upcase, path, operation["x-needs"]) }
     end
@@ -24,21 +25,25 @@ class Needs
   # @param verb [String]
   # @param path [String]
   # @return [String, nil] one of ALL; nil where nothing is
-  def of(verb, path)
-    parts = path.split("/", -1)
-    found = @of[verb == "HEAD" ? "GET" : verb].fetch(parts.size, []).find { |wanted, _| fits?(wanted, parts) }
-    found&.last
-  end
+  def of(verb, path) = find(verb, path)&.fetch(1)
+
+  # @return [String, nil] the path as it stands in the description, such as /api/sites/{id}
+  def template(verb, path) = find(verb, path)&.fetch(2)
 
   private
+
+  def find(verb, path)
+    parts = path.split("/", -1)
+    (@of[verb == "HEAD" ? "GET" : verb][parts.size] || []).find { |wanted, *| fits?(wanted, parts) }
+  end
 
   # A part that is written out stands before one that may be anything.
   def add(verb, path, need)
     raise ArgumentError, "#{verb} #{path} says nothing of who may: x-needs" unless ALL.include?(need)
 
     parts = path.split("/").map { |part| part.include?("{") ? pattern(part) : part }
-    (@of[verb][parts.size] ||= []) << [parts, need]
-    @of[verb][parts.size].sort_by! { |wanted, _| wanted.count { |part| part.is_a?(Regexp) } }
+    (@of[verb][parts.size] ||= []) << [parts, need, path]
+    @of[verb][parts.size].sort_by! { |wanted, *| wanted.count { |part| part.is_a?(Regexp) } }
   end
 
   def pattern(part) = /\A#{part.split(PART, -1).map { |text| Regexp.escape(text) }.join('.+')}\z/

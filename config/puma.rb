@@ -21,6 +21,11 @@ end
 # Seconds: who sends a request slowly waits in the reactor and holds no thread; after these it is let go.
 first_data_timeout 20
 persistent_timeout 65
+# Counts of all processes lie side by side.
+if ENV["GRITTLE_METRICS"] == "1"
+  require_relative "../app/middleware/metrics"
+  Metrics.keep_in(ENV.fetch("GRITTLE_METRICS_FOLDER", File.expand_path("../var/metrics", __dir__)))
+end
 # What was begun is finished before it stops.
 force_shutdown_after 30
 environment "production"

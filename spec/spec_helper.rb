@@ -24,7 +24,10 @@ RSpec.configure do |config|
     alone = example.metadata[:type] == :api && !example.metadata[:commits]
     DatabaseCleaner.strategy = alone ? :transaction : [:truncation, { except: %w[fieldbooks] }]
     DatabaseCleaner.cleaning { example.run }
-    Fieldbook.update_all(settings: nil) unless alone # its row stays
+    next if alone
+
+    Fieldbook.where.not(id: Fieldbook.first_of_all.id).delete_all
+    Fieldbook.update_all(settings: nil) # the row of the first stays
   end
 end
 

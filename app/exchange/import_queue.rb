@@ -26,7 +26,7 @@ module Exchange
     # @return [ImportJob, nil] that was taken in, or failed
     def work
       job = ImportJob.waiting.order(:id).first or return
-      return unless job.claim
+      return unless job.claimed?
 
       return give_up(job) if job.tries > ImportJob::MOST_TRIES
 
@@ -44,7 +44,7 @@ module Exchange
       over = false
       signs = Thread.new do
         until over
-          import.stop unless import.job.sign(import.done.to_i)
+          import.stop unless import.job.goes_on?(import.done.to_i)
           ActiveRecord::Base.connection_handler.clear_active_connections!
           sleep ImportJob::SIGN_EVERY
         end

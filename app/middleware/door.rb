@@ -21,6 +21,13 @@ class Door
     answer(env)
   end
 
+  # @return [Array] the local authority's certificate, as phones take it
+  def self.authority
+    [200, { "content-type" => "application/x-x509-ca-cert",
+            "content-disposition" => 'attachment; filename="grittle-authority.crt"' },
+     [File.read(ENV.fetch("GRITTLE_AUTHORITY"))]]
+  end
+
   private
 
   def answer(env)
@@ -30,12 +37,5 @@ class Door
     else [env["PATH_INFO"].start_with?("/api") ? 403 : 200, { "content-type" => "text/html; charset=utf-8", **POLICY },
           [PAGE.result_with_hash(address: Reach.lan_address(env["HTTP_HOST"]), authority: AUTHORITY)]]
     end
-  end
-
-  # @return [Array] the local authority's certificate, as phones take it
-  def self.authority
-    [200, { "content-type" => "application/x-x509-ca-cert",
-            "content-disposition" => 'attachment; filename="grittle-authority.crt"' },
-     [File.read(ENV.fetch("GRITTLE_AUTHORITY"))]]
   end
 end

@@ -7,6 +7,7 @@ class RequestLog
   def initialize(app, output: $stdout)
     @app = app
     @output = output
+    @json = ENV["GRITTLE_LOG"] == "json"
   end
 
   def call(env)
@@ -22,17 +23,17 @@ class RequestLog
   def log(env, status, started)
     took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round
     why = env["grittle.problem"]&.tr("\r\n", "  ")
-    @output.puts [
-      Time.now.utc.strftime("%FT%TZ"),
-      env["grittle.number"],
-      env["REQUEST_METHOD"],
-      path(env),
-      status,
-      "#{took}ms",
-      why
-    ].compact.join(" ")
+    @output.puts line(at: Time.now.utc.strftime("%FT%TZ"), number: env["grittle.number"],
+                      verb: env["REQUEST_METHOD"], path: path(env), status: status, ms: took, says: why)
   rescue SystemCallError, IOError
     nil # on a full disk the answer still goes out
+  end
+
+  # For people, or, where it is asked for, as JSON.
+  def line(**said)
+    return JSON.generate(said.compact) if @json
+
+    said.merge(ms: "#{said[:ms]}ms").values.compact.join(" ")
   end
 
   # Without its query, in which positions and words of a search stand.

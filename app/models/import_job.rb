@@ -20,7 +20,7 @@ class ImportJob < ApplicationRecord
   end
 
   # @return [Boolean] whether this process has it and no other
-  def claim(now = Time.now.utc)
+  def claimed?(now = Time.now.utc)
     taken = self.class.waiting(now).where(id: id).update_all(
       ["state = 'running', beat_at = ?, tries = tries + 1, done = 0", now]
     )
@@ -30,7 +30,7 @@ class ImportJob < ApplicationRecord
 
   # A sign of life, and how far it has come.
   # @return [Boolean] whether it goes on: nobody has cancelled it
-  def sign(done)
+  def goes_on?(done)
     self.class.where(id: id, state: "running").update_all(done: done, beat_at: Time.now.utc)
     self.class.where(id: id, cancel_at: nil).exists?
   end

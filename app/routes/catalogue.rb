@@ -4,6 +4,12 @@ module Routes
   # What belongs to no record: health, words, and verdicts that are not kept.
   module Catalogue
     def self.registered(app)
+      # Whether it may be sent work: the database answers and has the schema of this code.
+      app.get "/api/ready" do
+        ready = Database.ready?
+        answer({ ready: ready, schema: Database.version }, ready ? 200 : 503)
+      end
+
       app.get "/api/health" do
         ActiveRecord::Base.connection.execute("SELECT 1")
         answer(status: "ok", rules_version: Grittle::RULES_VERSION)

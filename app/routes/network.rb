@@ -20,7 +20,7 @@ module Routes
     # @return [Hash] schema Network
     def self.standing(alone)
       { open: Reach.lan?, alone: alone, command: COMMAND, weak: Account.open.select(&:weak?).map(&:name),
-        addresses: Reach.lan? ? Reach.lan.map { |one| address("https://#{one}:#{ENV.fetch('GRITTLE_TLS_PORT')}/") } : [],
+        addresses: Reach.lan.map { |one| address("https://#{one}:#{ENV.fetch('GRITTLE_TLS_PORT')}/") },
         authority: Reach.lan? ? authority : nil }
     end
 

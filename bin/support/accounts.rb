@@ -71,7 +71,9 @@ module Accounts
     say "#{account.name} may sign in again"
   end
 
-  def found(login) = Account.find_by(login: login) || raise(Stop, "Nobody signs in as “#{login}”. See: bin/account list")
+  def found(login)
+    Account.find_by(login: login) || raise(Stop, "Nobody signs in as “#{login}”. See: bin/account list")
+  end
 
   # @return [String]
   def asked

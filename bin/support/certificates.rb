@@ -44,8 +44,8 @@ class Certificates
   end
 
   # Makes or renews what is missing, old, or of another network.
-  # @return [Boolean] whether the certificate is another now
-  def ensure!
+  # @return [Boolean] whether it was, so that the certificate is another now
+  def renewed?
     FileUtils.mkdir_p(@dir, mode: 0o700)
     make_authority unless authority_holds?
     return false if holds?
@@ -98,8 +98,8 @@ class Certificates
     key = OpenSSL::PKey::EC.generate(CURVE)
     made = certificate("Grittle on #{@names.last}, local authority", key, AUTHORITY_DAYS)
     made.issuer = made.subject
-    extend(made, made, "basicConstraints" => ["CA:TRUE,pathlen:0", true], "keyUsage" => ["keyCertSign,cRLSign", true],
-                       "nameConstraints" => [constraints, true], "subjectKeyIdentifier" => ["hash", false])
+    add(made, made, "basicConstraints" => ["CA:TRUE,pathlen:0", true], "keyUsage" => ["keyCertSign,cRLSign", true],
+                    "nameConstraints" => [constraints, true], "subjectKeyIdentifier" => ["hash", false])
     made.sign(key, "SHA256")
     write(authority_key_path, key.to_pem)
     write(authority_path, made.to_pem)
@@ -117,8 +117,8 @@ class Certificates
     key = OpenSSL::PKey::EC.generate(CURVE)
     made = certificate("Grittle on #{@names.last}", key, DAYS)
     made.issuer = authority.subject
-    extend(made, authority, "basicConstraints" => ["CA:FALSE", true], "keyUsage" => ["digitalSignature", true],
-                            "extendedKeyUsage" => ["serverAuth", false], "subjectAltName" => [wanted.join(","), false])
+    add(made, authority, "basicConstraints" => ["CA:FALSE", true], "keyUsage" => ["digitalSignature", true],
+                         "extendedKeyUsage" => ["serverAuth", false], "subjectAltName" => [wanted.join(","), false])
     made.sign(OpenSSL::PKey.read(File.read(authority_key_path)), "SHA256")
     write(key_path, key.to_pem)
     write(certificate_path, made.to_pem + authority.to_pem)
@@ -135,7 +135,7 @@ class Certificates
     made
   end
 
-  def extend(made, issuer, extensions)
+  def add(made, issuer, extensions)
     factory = OpenSSL::X509::ExtensionFactory.new(issuer, made)
     extensions.each do |name, (value, critical)|
       made.add_extension(factory.create_extension(name, value, critical))
