@@ -54,7 +54,7 @@ module Backup
 
   # The oldest of those that were written by themselves.
   def thin
-    Dir[File.join(FOLDER, "grittle-*-scheduled.tar.gz")].sort[0...-KEPT].each { |path| FileUtils.rm_f(path) }
+    Dir[File.join(FOLDER, "grittle-*-scheduled.tar.gz")][0...-KEPT].each { |path| FileUtils.rm_f(path) }
   end
 
   def list_of(sql)

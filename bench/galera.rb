@@ -44,8 +44,7 @@ class Node
 
   # @param peers [Array<Node>] none begins a cluster
   def start(peers)
-    options = "base_port=#{@group};gmcast.listen_addr=tcp://127.0.0.1:#{@group};ist.recv_addr=127.0.0.1:#{@ist};" \
-              "evs.suspect_timeout=PT2S;evs.inactive_timeout=PT5S"
+    options = "base_port=#{@group};gmcast.listen_addr=tcp://127.0.0.1:#{@group};ist.recv_addr=127.0.0.1:#{@ist}"
     address = "gcomm://#{peers.map { |peer| "127.0.0.1:#{peer.group}" }.join(',')}"
     @pid = spawn("mariadbd", "--no-defaults", "--user=#{USER}", "--datadir=#{data}", "--socket=#{socket}",
                  "--port=#{@port}", *MariaDb::COMMON, *GALERA, "--wsrep-provider=#{PROVIDER}",

@@ -37,6 +37,7 @@ module Exchange
       "reports" => %w[asked],
       "companion_places" => %w[companion_test_id sample_id],
       "findings" => %w[sample_id test value seen_at],
+      "own_hands" => %w[observer numbers pairs made_at],
       "readings" => %w[sample_id step started_at rules_version],
       "answers" => %w[reading_id observation given_at],
       "photos" => %w[of of_id digest media_type],
@@ -187,6 +188,13 @@ module Exchange
       end
 
       refuse("There is no observation “#{name}” with that value.")
+    end
+
+    # What a hand was learnt to be must be one that can be assessed with.
+    def check_own_hands(row)
+      Grittle::Practice::OwnHand.new(row["numbers"])
+    rescue KeyError, FloatDomainError
+      refuse("numbers is no hand.")
     end
 
     def check_ribbons(row)

@@ -30,7 +30,9 @@ class Limits < Rack::Attack
     def sign_in(env) = SignInCookie.new(env).token&.then { |token| SignIn.digest(token) }
   end
 
-  throttle("signed in", limit: share(SIGNED_IN), period: MINUTE) { |request| sign_in(request.env) if counted?(request.env) }
+  throttle("signed in", limit: share(SIGNED_IN), period: MINUTE) do |request|
+    sign_in(request.env) if counted?(request.env)
+  end
   throttle("address", limit: share(NOT_SIGNED_IN), period: MINUTE) do |request|
     Reach.address(request.env) if counted?(request.env) && !sign_in(request.env)
   end

@@ -21,6 +21,12 @@ module Describable
     raise Grittle::InvalidInput, (e.problems.map { |problem| problem.under("/described") })
   end
 
+  # @return [Grittle::Entry::Position, nil]
+  def position
+    place = seen.values_at("latitude", "longitude")
+    Grittle::Entry::Position.new(*place) if place.all?
+  end
+
   # A position that was typed or pasted becomes latitude and longitude.
   # @param input [Hash{Symbol=>Object}] described, and position as people write one
   # @return [Hash, nil] what was described

@@ -58,10 +58,4 @@ class Site < ApplicationRecord
     self.class.one_of(:landform, changed[:landform], Grittle::Profiles::LANDFORMS)
     changed.merge(described_with("site", placed(input)))
   end
-
-  # @return [Grittle::Entry::Position, nil]
-  def position
-    place = seen.values_at("latitude", "longitude")
-    Grittle::Entry::Position.new(*place) if place.all?
-  end
 end

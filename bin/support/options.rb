@@ -29,7 +29,7 @@ module StartOptions
   end
 
   def self.check(options)
-    wrong = options.values_at(:port, :tls_port).find { |port| !port.between?(1, 65_535) }
+    wrong = options.values_at(:port, :tls_port).grep_v(1..65_535).first
     raise Stop, "A port is a number from 1 to 65535, not #{wrong}." if wrong
     raise Stop, "--port and --tls-port are two." if options[:port] == options[:tls_port]
     return if options[:backup_every].nil? || options[:backup_every] >= 0.1

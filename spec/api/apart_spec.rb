@@ -38,5 +38,11 @@ RSpec.describe "what stands apart from the fieldbook" do
     written = book
     expect(written["own_hands"].first).to include("observer" => "Wren", "pairs" => 7, "numbers" => numbers)
     expect(written["readings"].first["own_hand_id"]).to eq written["own_hands"].first["id"]
+    import = Exchange::FieldbookImport.new(written, {})
+    expect(import.problems.to_a).to eq []
+    expect { import.take_in }.to change(OwnHand, :count).by(1)
+    expect(Reading.last.own_hand.numbers).to eq numbers
+    written["own_hands"].first["numbers"]["words"] = { "no_test" => { "shift" => 1, "scale" => 1 } }
+    expect(Exchange::FieldbookImport.new(written, {}).problems.to_a).not_to eq []
   end
 end
