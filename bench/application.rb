@@ -13,7 +13,9 @@ class Application
   attr_reader :address
 
   # @param url [String] of the database
-  def initialize(url, **env)
+  # @param demo [Boolean] whether an empty one gets the demo
+  def initialize(url, demo: false, **env)
+    @demo = demo
     @port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
     @address = URI("http://127.0.0.1:#{@port}")
     @env = Gems.env(with_tests: true).merge("DATABASE_URL" => url, "PORT" => @port.to_s, "GRITTLE_NO_QUEUE" => "1",
@@ -22,8 +24,8 @@ class Application
 
   def start
     yjit = system("ruby", "--yjit", "-e", "", out: File::NULL, err: File::NULL) ? ["--yjit"] : []
-    @process = spawn(@env, "ruby", *yjit, "-rbundler/setup", Place.at("bin/support/serve.rb"), "--empty",
-                     in: File::NULL, pgroup: true)
+    @process = spawn(@env, "ruby", *yjit, "-rbundler/setup", Place.at("bin/support/serve.rb"),
+                     *("--empty" unless @demo), in: File::NULL, pgroup: true)
     wait
     self
   end

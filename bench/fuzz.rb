@@ -52,6 +52,8 @@ class Requests
   # Share of bodies and queries that are changed.
   MUTATED = 0.6
   DEEPEST = 5
+  WORDS = %w[usda ribbon_and_rub metric mm A Bt wet_rub neither ball_holds percolation crumb pit fieldbook json site
+             lead reader ph value Maren laboratory].freeze
 
   def initialize(seed)
     @random = Random.new(seed)
@@ -61,7 +63,7 @@ class Requests
   end
 
   # @return [Array] verb, address, body, content type
-  def next
+  def draw
     verb, path, operation, shared = one(@operations)
     parameters = (shared + (operation["parameters"] || [])).map { |found| resolved(found) }
     address = path.gsub(/\{(\w+)\}/) { number(Regexp.last_match(1)) } + query(parameters)
@@ -71,11 +73,11 @@ class Requests
     return [verb, address, bytes, type] unless type.include?("json")
 
     body = value(described["schema"], 0)
-    body = mutated(body) if chance(MUTATED)
+    body = mutated(body) if chance?(MUTATED)
     [verb, address, text(body), type]
   end
 
-  def chance(share) = @random.rand < share
+  def chance?(share) = @random.rand < share
   def one(list) = list[@random.rand(list.size)]
 
   private
@@ -86,7 +88,7 @@ class Requests
     rescue JSON::GeneratorError, Encoding::UndefinedConversionError
       "{}"
     end
-    chance(0.03) ? written[0, @random.rand(written.size + 1)] : written
+    chance?(0.03) ? written[0, @random.rand(written.size + 1)] : written
   end
 
   # Most of what is there has a small number.
@@ -94,22 +96,22 @@ class Requests
     return one(%w[f1e2d3c4b5a69788 nothing]) if name == "import_id"
     return one(%w[ABC123 abcdef]) if name == "code"
 
-    chance(0.9) ? (1 + @random.rand(40)).to_s : one(%w[0 -1 99999999999999999999 x 1.5 %00 ..])
+    chance?(0.9) ? (1 + @random.rand(40)).to_s : one(%w[0 -1 99999999999999999999 x 1.5 %00 ..])
   end
 
   def query(parameters)
-    asked = parameters.select { |one| one["in"] == "query" && (one["required"] || chance(0.5)) }
+    asked = parameters.select { |one| one["in"] == "query" && (one["required"] || chance?(0.5)) }
     return "" if asked.empty?
 
     "?#{asked.map { |one| "#{one['name']}=#{escaped(value(one['schema'] || {}, 0))}" }.join('&')}"
   end
 
   def escaped(given)
-    given = one(ODD) if chance(MUTATED / 2)
+    given = one(ODD) if chance?(MUTATED / 2)
     Rack::Utils.escape(given.is_a?(String) ? given : given.to_s)
   end
 
-  def bytes = chance(0.2) ? "Pit,Layer,Top,Bottom\nP,A,0,#{@random.rand(40)}\n" : @random.bytes(@random.rand(400))
+  def bytes = chance?(0.2) ? "Pit,Layer,Top,Bottom\nP,A,0,#{@random.rand(40)}\n" : @random.bytes(@random.rand(400))
 
   def resolved(node)
     node = node["$ref"].delete_prefix("#/").split("/").reduce(DESCRIBED) { |at, part| at[part] } while node["$ref"]
@@ -118,39 +120,38 @@ class Requests
 
   def value(schema, depth)
     schema = resolved(schema)
-    return nil if schema["nullable"] && chance(0.2)
-    if schema["allOf"]
-      return schema["allOf"].map do |part|
-        value(part, depth)
-      end.reduce({}) { |all, one| all.merge(one || {}) }
-    end
+    return nil if schema["nullable"] && chance?(0.2)
     return one(schema["enum"]) if schema["enum"]
 
+    schema["allOf"] ? all_of(schema["allOf"], depth) : of_type(schema, depth)
+  end
+
+  def all_of(parts, depth) = parts.map { |part| value(part, depth) || {} }.reduce({}, :merge)
+
+  def of_type(schema, depth)
     case schema["type"]
     when "object" then object(schema, depth)
     when "array" then Array.new(depth > DEEPEST ? 0 : @random.rand(4)) { value(schema["items"] || {}, depth + 1) }
-    when "integer" then chance(0.8) ? @random.rand(1..40) : one([0, -1, 2**31, 2**62])
-    when "number" then chance(0.8) ? (@random.rand * 100).round(2) : one([0, -1, 1e9, 1e-9])
-    when "boolean" then chance(0.5)
+    when "integer" then chance?(0.8) ? @random.rand(1..40) : one([0, -1, 2**31, 2**62])
+    when "number" then chance?(0.8) ? (@random.rand * 100).round(2) : one([0, -1, 1e9, 1e-9])
+    when "boolean" then chance?(0.5)
     else word
     end
   end
 
   def object(schema, depth)
-    known = (schema["properties"] || {}).select { |name, _| schema["required"]&.include?(name) || chance(0.5) }
+    known = (schema["properties"] || {}).select { |name, _| schema["required"]&.include?(name) || chance?(0.5) }
     made = known.transform_values { |one| value(one, depth + 1) }
     more = schema["additionalProperties"]
-    made[word] = value(more == true ? {} : more, depth + 1) if more && chance(0.5)
+    made[word] = value(more == true ? {} : more, depth + 1) if more && chance?(0.5)
     made
   end
 
-  WORDS = %w[usda ribbon_and_rub metric mm A Bt wet_rub neither ball_holds percolation crumb pit fieldbook json site
-             lead reader ph value Maren laboratory].freeze
-  def word = chance(0.7) ? one(WORDS) : one(ODD.grep(String))
+  def word = chance?(0.7) ? one(WORDS) : one(ODD.grep(String))
 
   # Something in it is another, is gone, or is added.
   def mutated(body)
-    return one(ODD) if !body.respond_to?(:each) || body.empty? || chance(0.1)
+    return one(ODD) if !body.respond_to?(:each) || body.empty? || chance?(0.1)
 
     return body.map.with_index { |one, at| at.zero? ? mutated(one) : one } if body.is_a?(Array)
 
@@ -173,12 +174,12 @@ requests = Requests.new(SEED)
 statuses = Hash.new(0)
 wrong = []
 COUNT.times do |turn|
-  verb, address, body, type = requests.next
+  verb, address, body, type = requests.draw
   # A sign-out or a new password would end the run for that account.
   next if address.start_with?("/api/session",
                               "/api/account/") || (verb == "delete" && address.start_with?("/api/members"))
 
-  cookie = requests.chance(0.75) ? COOKIES[1] : requests.one(COOKIES)
+  cookie = requests.chance?(0.75) ? COOKIES[1] : requests.one(COOKIES)
   headers = { "HTTP_HOST" => "127.0.0.1", "SERVER_PORT" => "80", "HTTP_IDEMPOTENCY_KEY" => "fuzz-#{SEED}-#{turn}",
               "CONTENT_TYPE" => type, "HTTP_COOKIE" => cookie, "HTTP_GRITTLE_KEY" => "0" * 32 }.compact
   begin

@@ -1,64 +1,87 @@
 # frozen_string_literal: true
 
-# Clients at once on a running server, mixing reads and writes as benches and desks do: requests a second, the 95th
-# percentile, and what was refused. To compare two commits, start one after the other and run this against each:
-#   ruby bench/load.rb [http://127.0.0.1:4600] [clients] [seconds]
+# Fifty people at their benches for a minute, each signed in, answering and asking for verdicts as the page does, with
+# now and then a page of the fieldbook between: requests a second, the 95th percentile, what was refused, and whether a
+# save that was answered is not there afterwards. On an application and a database of its own, or on a running demo:
+#
+#   ruby bench/load.rb [--people 50] [--seconds 60] [--pace 2] [http://127.0.0.1:4600]
+#
+# --pace: seconds from one answer to the next, on average; a hand that wets, rubs and looks takes longer. [our own]
 
 require "json"
 require "net/http"
+require "optparse"
 require "securerandom"
+require_relative "application"
+require_relative "demo_session"
+require_relative "../bin/support/maria_db"
 
-BASE = URI(ARGV[0] || "http://127.0.0.1:4600")
-CLIENTS = Integer(ARGV[1] || 50)
-SECONDS = Float(ARGV[2] || 15)
+options = { people: 50, seconds: 60.0, pace: 2.0 }
+OptionParser.new do |o|
+  o.on("--people N", Integer) { |number| options[:people] = number }
+  o.on("--seconds S", Float) { |seconds| options[:seconds] = seconds }
+  o.on("--pace S", Float) { |seconds| options[:pace] = seconds }
+end.parse!
 SEED = 7
+# The most that 95 % may take, ms.
+AT_MOST = 150
 # What is asked of one sample, and how many ribbons are pushed of it, before the next is begun.
 WRITES_OF_ONE = 12
 LENGTHS_MM = (10..75)
-ANSWERS = {
-  "ball_holds" => [true],
-  "wet_rub" => %w[neither very_smooth very_gritty],
-  "grittiness" => %w[slight moderate very],
-  "stickiness" => %w[slightly moderately very],
-  "shine" => %w[none slight moderate]
-}.freeze
-# Of ten requests, four write.
-WRITES = 0.4
-READS = %w[/api/sites /api/profiles/1 /api/work].freeze
+ANSWERS = { "ball_holds" => [true], "wet_rub" => %w[neither very_smooth very_gritty],
+            "grittiness" => %w[slight moderate very], "stickiness" => %w[slightly moderately very],
+            "shine" => %w[none slight moderate] }.freeze
+PAGES = %w[/api/sites /api/profiles/1 /api/work].freeze
+# Of ten answers, one is followed by a look at another page.
+LOOKS = 0.1
 
 # One person at a bench, with a connection kept open.
-class Client
-  attr_reader :times, :failures
+class Person
+  attr_reader :times, :failures, :kept
 
-  def initialize(number)
+  def initialize(base, number, pace)
+    @base = base
     @random = Random.new(SEED + number)
+    @pace = pace
     @times = []
     @failures = Hash.new(0)
+    @kept = {} # by reading, the version that was answered last
+    @signed_in = DemoSession.headers(base)
   end
 
   def run(until_time)
-    Net::HTTP.start(BASE.host, BASE.port, read_timeout: 60) do |http|
+    Net::HTTP.start(@base.host, @base.port, read_timeout: 60) do |http|
       @http = http
       @written = 0
+      sleep @random.rand(@pace) # nobody begins at once with the others
       begin_reading
-      step while now < until_time
+      while now < until_time
+        step
+        sleep @pace * (0.5 + @random.rand)
+      end
+    end
+  end
+
+  # @return [Array<Integer>] readings of which a save that was answered is not there
+  def lost
+    Net::HTTP.start(@base.host, @base.port) do |http|
+      @kept.reject { |id, version| JSON.parse(http.get("/api/readings/#{id}", @signed_in).body)["version"] >= version }.keys
     end
   end
 
   private
 
+  # The key's verdict with the answer, and the estimate as soon as it is asked for.
   def step
-    return write if @reading && @random.rand < WRITES
-
-    path = @random.rand < 0.3 && @reading ? "/api/readings/#{@reading['id']}" : READS[@random.rand(READS.size)]
-    timed { @http.get(path) }
-  end
-
-  def write
     @written += 1
     return begin_reading if (@written % WRITES_OF_ONE).zero?
-    return push if @random.rand < 0.3
 
+    @random.rand < 0.3 ? push : answer
+    timed { @http.get("/api/readings/#{@reading['id']}", @signed_in) }
+    timed { @http.get(PAGES[@random.rand(PAGES.size)], @signed_in) } if @random.rand < LOOKS
+  end
+
+  def answer
     name, values = ANSWERS.to_a[@random.rand(ANSWERS.size)]
     change(Net::HTTP::Patch, "", answers: { name => values[@random.rand(values.size)] })
   end
@@ -67,15 +90,18 @@ class Client
   def push = change(Net::HTTP::Post, "/ribbons", length: @random.rand(LENGTHS_MM), unit: "mm")
 
   def change(verb, below, **body)
-    @reading =
-      send_json(verb, "/api/readings/#{@reading['id']}#{below}", { version: @reading["version"], **body }) || @reading
+    path = "/api/readings/#{@reading['id']}#{below}?evidence=none"
+    @reading = send_json(verb, path, { version: @reading["version"], **body }) || @reading
   end
 
   def send_json(verb, path, body)
-    request = verb.new(path, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid)
+    headers = { "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid, **@signed_in }
+    request = verb.new(path, headers)
     request.body = JSON.generate(body)
-    answer = timed { @http.request(request) }
-    JSON.parse(answer.body) if answer.is_a?(Net::HTTPSuccess)
+    found = timed { @http.request(request) }
+    return unless found.is_a?(Net::HTTPSuccess)
+
+    JSON.parse(found.body).tap { |reading| @kept[reading["id"]] = reading["version"] }
   end
 
   def timed
@@ -89,18 +115,28 @@ class Client
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 end
 
-clients = Array.new(CLIENTS) { |number| Client.new(number) }
-started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-clients.map { |client| Thread.new { client.run(started + SECONDS) } }.each(&:join)
-took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
-times = clients.flat_map(&:times).sort
-failures = clients.map(&:failures).reduce { |sums, more| sums.merge(more) { |_, one, other| one + other } }
-puts format(
-  "%d clients, %.0f s: %.1f requests/s, median %.0f ms, 95 %% within %.0f ms, refused %s",
-  CLIENTS,
-  took,
-  times.size / took,
-  times[times.size / 2] * 1000,
-  times[(times.size * 0.95).floor] * 1000,
-  failures.empty? ? "none" : failures.to_s
-)
+database = application = nil
+base = ARGV[0] && URI(ARGV[0])
+begin
+  unless base
+    FileUtils.rm_rf(File.join(Place::VAR, "bench_load"))
+    database = MariaDb.new("bench_load").start
+    application = Application.new(database.url, demo: true).start
+    base = application.address
+  end
+  people = Array.new(options[:people]) { |number| Person.new(base, number, options[:pace]) }
+  started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+  people.map { |person| Thread.new { person.run(started + options[:seconds]) } }.each(&:join)
+  took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+  times = people.flat_map(&:times).sort
+  failures = people.map(&:failures).reduce { |sums, more| sums.merge(more) { |_, one, other| one + other } }
+  lost = people.flat_map(&:lost)
+  worst = times[(times.size * 0.95).floor] * 1000
+  puts format("%d people, an answer every %.1f s, %.0f s: %.1f requests/s, median %.0f ms, 95 %% within %.0f ms " \
+              "(at most %d), refused %s, lost %d", options[:people], options[:pace], took, times.size / took,
+              times[times.size / 2] * 1000, worst, AT_MOST, failures.empty? ? "none" : failures.to_s, lost.size)
+  exit 1 if failures.any? || lost.any? || worst > AT_MOST
+ensure
+  application&.stop
+  database&.stop
+end

@@ -10,12 +10,16 @@ class OwnServer
   # @return [String] where it answers
   attr_reader :address
 
-  def initialize
-    port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
+  # @param env [Hash{String=>String}] what else it is told
+  def initialize(env = {})
+    port = self.class.free_port
     @address = "http://127.0.0.1:#{port}"
-    @process = spawn({ "PORT" => port.to_s }, "ruby", "-rbundler/setup", SERVE, "--empty", in: File::NULL)
+    @process = spawn({ "PORT" => port.to_s, **env }, "ruby", "-rbundler/setup", SERVE, "--empty", in: File::NULL)
     answered
   end
+
+  # @return [Integer]
+  def self.free_port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
 
   # As a power cut ends it.
   def kill
@@ -27,7 +31,7 @@ class OwnServer
 
   def answered
     Timeout.timeout(60) do
-      Net::HTTP.get(URI("#{address}/api/timers"))
+      Net::HTTP.get(URI("#{address}/api/health"))
     rescue SystemCallError
       Thread.pass
       retry

@@ -15,6 +15,12 @@ Capybara.default_max_wait_time = 15
 Capybara.disable_animation = true
 Capybara.enable_aria_label = true
 
+# A phone that has not been given the local authority's certificate: what it would trust, specs look at by themselves.
+Capybara.register_driver(:phone) do |app|
+  options = Browser.options(log: false).tap { |found| found.accept_insecure_certs = true }
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Browser.service)
+end
+
 # Works the page as a person would.
 module PageHelpers
   AXE = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
@@ -100,4 +106,16 @@ RSpec.configure do |config|
     expect(foreign_requests).to be_empty
     Capybara.reset_sessions!
   end
+end
+
+# What another process or thread does in its own time.
+RSpec::Matchers.define :eventually_be do |expected|
+  supports_block_expectations
+  match do |block|
+    Timeout.timeout(Capybara.default_max_wait_time) { Thread.pass until (@found = block.call) == expected }
+    true
+  rescue Timeout::Error
+    false
+  end
+  failure_message { "expected #{expected} in time, but it was #{@found}" }
 end

@@ -23,4 +23,7 @@ end
 
 ActiveModel::SecurePassword.min_cost = true # digests that take no time
 
-RSpec.configure { |config| config.include People, type: :api }
+RSpec.configure do |config|
+  config.include People, type: :api
+  config.include People, type: :system
+end
