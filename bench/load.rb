@@ -65,7 +65,7 @@ class Person
   # @return [Array<Integer>] readings of which a save that was answered is not there
   def lost
     Net::HTTP.start(@base.host, @base.port) do |http|
-      @kept.reject { |id, version| JSON.parse(http.get("/api/readings/#{id}", @signed_in).body)["version"] >= version }.keys
+      @kept.select { |id, version| JSON.parse(http.get("/api/readings/#{id}", @signed_in).body)["version"] < version }.keys
     end
   end
 

@@ -29,7 +29,7 @@ class Account < ApplicationRecord
   # @param password [String, nil] nil for an account of the demo
   # @return [Account]
   # @raise [Grittle::InvalidInput]
-  def self.make(name:, login:, password: nil, demo: false)
+  def self.make(name: nil, login: nil, password: nil, demo: false)
     made = new(name: required_text(:name, name, "account").slice(0, 100), login: checked_login(login), demo: demo,
                created_at: Time.now.utc)
     made.password = checked_password(password, made) unless demo

@@ -42,15 +42,18 @@ RSpec.describe "Set-up" do
 
   describe "bin/start" do
     {
-      %w[--port 8080 --empty] => { port: 8080, empty: true },
-      [] => { port: 4600, empty: false }
+      %w[--port 8080 --empty] => { port: 8080, empty: true, lan: false },
+      [] => { port: 4600, empty: false, lan: false, backup_every: nil },
+      %w[--lan --tls-port 9443 --backup-every 12] => { lan: true, tls_port: 9443, backup_every: 12.0 }
     }.each do |arguments, options|
-      it("takes #{arguments}") { expect(StartOptions.parse(arguments)).to eq options }
+      it("takes #{arguments}") { expect(StartOptions.parse(arguments)).to include options }
     end
 
     {
       %w[--port x] => /Invalid argument/,
       %w[--port 70000] => /from 1 to 65535, not 70000/,
+      %w[--lan --tls-port 4600] => /are two/,
+      %w[--backup-every 0] => /every 0.1 hours at most/,
       %w[--fast] => /Usage: bin.start/
     }.each do |arguments, sentence|
       it("refuses #{arguments}") { expect { StartOptions.parse(arguments) }.to raise_error(Stop, sentence) }
