@@ -3,6 +3,7 @@
 require "net/http"
 require "socket"
 require_relative "../bin/support/gems"
+require_relative "../bin/support/running"
 
 # The application in processes of its own, on a database of its own, that can be killed and begun again.
 class Application
@@ -18,13 +19,12 @@ class Application
     @demo = demo
     @port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
     @address = URI("http://127.0.0.1:#{@port}")
-    @env = Gems.env(with_tests: true).merge("DATABASE_URL" => url, "PORT" => @port.to_s, "GRITTLE_NO_QUEUE" => "1",
-                                            **env.transform_keys(&:to_s))
+    @env = { **Gems.env(with_tests: true), **Running::HEAP, "DATABASE_URL" => url, "PORT" => @port.to_s,
+             "GRITTLE_NO_QUEUE" => "1", **env.transform_keys(&:to_s) }
   end
 
   def start
-    yjit = system("ruby", "--yjit", "-e", "", out: File::NULL, err: File::NULL) ? ["--yjit"] : []
-    @process = spawn(@env, "ruby", *yjit, "-rbundler/setup", Place.at("bin/support/serve.rb"),
+    @process = spawn(@env, *Running.ruby, "-rbundler/setup", Place.at("bin/support/serve.rb"),
                      *("--empty" unless @demo), in: File::NULL, pgroup: true)
     wait
     self

@@ -4,9 +4,9 @@
 # now and then a page of the fieldbook between: requests a second, the 95th percentile, what was refused, and whether a
 # save that was answered is not there afterwards. On an application and a database of its own, or on a running demo:
 #
-#   ruby bench/load.rb [--people 50] [--seconds 60] [--pace 2] [http://127.0.0.1:4600]
+#   ruby bench/load.rb [--people 50] [--seconds 60] [--pace 4] [http://127.0.0.1:4600]
 #
-# --pace: seconds from one answer to the next, on average; a hand that wets, rubs and looks takes longer. [our own]
+# --pace: seconds from one answer to the next, on average: a reading in less than two minutes. [our own]
 
 require "json"
 require "net/http"
@@ -16,7 +16,7 @@ require_relative "application"
 require_relative "demo_session"
 require_relative "../bin/support/maria_db"
 
-options = { people: 50, seconds: 60.0, pace: 2.0 }
+options = { people: 50, seconds: 60.0, pace: 4.0 }
 OptionParser.new do |o|
   o.on("--people N", Integer) { |number| options[:people] = number }
   o.on("--seconds S", Float) { |seconds| options[:seconds] = seconds }
@@ -65,7 +65,9 @@ class Person
   # @return [Array<Integer>] readings of which a save that was answered is not there
   def lost
     Net::HTTP.start(@base.host, @base.port) do |http|
-      @kept.select { |id, version| JSON.parse(http.get("/api/readings/#{id}", @signed_in).body)["version"] < version }.keys
+      @kept.select do |id, version|
+        JSON.parse(http.get("/api/readings/#{id}", @signed_in).body)["version"] < version
+      end.keys
     end
   end
 
@@ -101,7 +103,10 @@ class Person
     found = timed { @http.request(request) }
     return unless found.is_a?(Net::HTTPSuccess)
 
-    JSON.parse(found.body).tap { |reading| @kept[reading["id"]] = reading["version"] }
+    # Read as text: taking the whole answer apart would take the processors from those who answer.
+    id, version = %w[id version].map { |name| found.body[/\A[^\[]*?"#{name}":(\d+)/, 1].to_i }
+    @kept[id] = version
+    { "id" => id, "version" => version }
   end
 
   def timed

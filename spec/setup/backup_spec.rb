@@ -20,8 +20,10 @@ RSpec.describe Backup, :commits do
 
   def socket = @socket ||= Dir[File.expand_path("../../var/test/server.sock", __dir__)].first
 
-  def rows = ActiveRecord::Base.connection.tables.to_h do |name|
-    [name, ActiveRecord::Base.connection.select_rows("CHECKSUM TABLE #{name}").first.last]
+  def rows
+    ActiveRecord::Base.connection.tables.to_h do |name|
+      [name, ActiveRecord::Base.connection.select_rows("CHECKSUM TABLE #{name}").first.last]
+    end
   end
 
   # Connections that were open know the tables of before.
@@ -50,7 +52,11 @@ RSpec.describe Backup, :commits do
 
   {
     "cut short" => ->(bytes) { bytes[0, bytes.size * 2 / 3] },
-    "changed in one bit" => ->(bytes) { bytes.tap { bytes.setbyte(bytes.size / 2, bytes.getbyte(bytes.size / 2) ^ 1) } },
+    "changed in one bit" => lambda { |bytes|
+      bytes.tap do
+        bytes.setbyte(bytes.size / 2, bytes.getbyte(bytes.size / 2) ^ 1)
+      end
+    },
     "something else" => ->(_) { "no backup" },
     "empty" => ->(_) { "" }
   }.each do |what, damage|

@@ -37,7 +37,7 @@ RSpec.describe Certificates do
     forged.add_extension(factory.create_extension("subjectAltName", "DNS:elsewhere.example"))
     forged.sign(key, "SHA256")
     expect(store.verify(forged)).to be false
-    expect(store.error_string).to match(/permitted subtree/)
+    expect(store.error_string).to include("permitted subtree")
   end
 
   it "stay until they are about to end, or the machine has another address, and are renewed by the same authority" do

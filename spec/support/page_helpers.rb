@@ -3,8 +3,14 @@
 require "capybara/rspec"
 require_relative "browser"
 
+# What was found may be gone with its page by the time it is looked at: ChromeDriver calls that an unknown error while
+# the next page is loaded, and it is looked for again like any other element that went stale.
+class PatientDriver < Capybara::Selenium::Driver
+  def invalid_element_errors = [*super, Selenium::WebDriver::Error::UnknownError]
+end
+
 Capybara.register_driver(:chromium) do |app|
-  Capybara::Selenium::Driver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
+  PatientDriver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
 end
 Capybara.app = WholeApp
 Exchange::ImportQueue.start # as the server of its own does
@@ -18,7 +24,7 @@ Capybara.enable_aria_label = true
 # A phone that has not been given the local authority's certificate: what it would trust, specs look at by themselves.
 Capybara.register_driver(:phone) do |app|
   options = Browser.options(log: false).tap { |found| found.accept_insecure_certs = true }
-  Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Browser.service)
+  PatientDriver.new(app, browser: :chrome, options: options, service: Browser.service)
 end
 
 # Works the page as a person would.

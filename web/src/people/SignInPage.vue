@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api'
+import { here, queryClient, type Schemas } from '@/api'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
 import FirstAccountForm from './FirstAccountForm.vue'
 import SignInForm from './SignInForm.vue'
-import { beginAnew } from './useSession'
+import { sessionQuery } from './useSession'
 
 // The door: nothing of a fieldbook is behind it yet.
 defineProps<{ session: Schemas['Session'] }>()
-const enter = () => beginAnew(location.pathname + location.search)
+function enter(found: Schemas['Session']): void {
+  here.account = found.account!.id
+  queryClient.setQueryData(sessionQuery.queryKey, found)
+}
 </script>
 
 <template>
