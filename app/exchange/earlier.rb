@@ -12,14 +12,21 @@ module Exchange
     # @return [String] as it is called now
     def column(name) = PEOPLE.fetch(name, name)
 
-    # @param rows [Hash{String=>Array<Hash>}] by table; changed in place
-    def complete(rows)
-      rows.each_value { |list| list.each { |row| rename_people(row) } }
-      rows["assignments"].each { |row| name_system(row) }
-      made = rows["ribbons"].to_h { |row| [row["id"], row] }
-      rows["ribbons"].each do |row|
-        row["entered_at"] ||= made[row["corrects_id"]]&.fetch("taken_back_at", nil) || row["made_at"]
-      end
+    # @param table [String] name
+    # @param row [Hash] changed in place
+    # @param ribbons [Enumerable<Hash>] those of the file, as they stand there
+    # @return [Hash] the row
+    def complete(table, row, ribbons)
+      rename_people(row)
+      name_system(row) if table == "assignments"
+      row["entered_at"] ||= entered(row, ribbons) if table == "ribbons"
+      row
+    end
+
+    # One that corrects another was entered when that was taken back.
+    def entered(row, ribbons)
+      corrected = row["corrects_id"] && ribbons.find { |one| one["id"] == row["corrects_id"] }
+      corrected&.fetch("taken_back_at", nil) || row["made_at"]
     end
 
     # @param row [Hash] changed in place, with the values that a change left in it
@@ -35,6 +42,6 @@ module Exchange
       row["key"] ||= result["key"]
       row["system"] ||= result["system"]
     end
-    private_class_method :rename_people, :name_system
+    private_class_method :rename_people, :name_system, :entered
   end
 end

@@ -5,29 +5,23 @@ module Exchange
   class FieldbookImport
     attr_reader :problems
 
-    # @param rows [Hash{String=>Array<Hash>}] by table; a row by column
-    # @param pictures [Hash{String=>String}] bytes by digest
+    # @param rows [Hash{String=>Enumerable<Hash>}] by table; a row by column. What is no Array is gone through anew each
+    #   time, and never held as a whole
+    # @param pictures [#[]] bytes by digest
     def initialize(rows, pictures)
-      @rows =
-        Tables::ALL.to_h do |table|
-          [table.name, (rows[table.name] || []).sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 }]
-        end
-      Earlier.complete(@rows)
+      @rows = Tables::ALL.to_h { |table| [table.name, rows[table.name] || []] }
       @pictures = pictures
       @problems = Problems.new
+      @people = Set.new
+      learn
       check
     end
 
     # @return [Hash{String=>Integer}] how many rows of each table
-    def counts = @rows.transform_values(&:size).reject { |_, count| count.zero? }
+    def counts = @counts.reject { |_, count| count.zero? }
 
     # @return [Array<String>] who is named in it
-    def people
-      @people ||= Tables::ALL.flat_map do |table|
-        names = table.columns.select { |column| column.kind == :person }.map(&:name)
-        @rows[table.name].flat_map { |row| row.values_at(*names) }
-      end.grep(String).map(&:strip).reject(&:empty?).uniq.sort
-    end
+    def people = @people.to_a.sort
 
     # @return [Integer]
     def total = counts.values.sum
@@ -38,8 +32,9 @@ module Exchange
       @import = import
       @new_ids = Hash.new { |hash, table| hash[table] = {} }
       Tables::ALL.each do |table|
-        @rows[table.name].each do |row|
-          record = kept(table, row)
+        each_row(table) do |row, place|
+          @checks.row(table, row)
+          record = kept(table, row, place)
           @new_ids[table.name][row["id"]] = record.id
           record.keep(@pictures[row["digest"]]) if table.name == "photos"
           yield if block_given?
@@ -51,19 +46,64 @@ module Exchange
 
     private
 
+    # Rows of a table in the order of their ids, each a copy that may be changed. A file that has them in another order
+    # is read whole.
+    # @yieldparam row [Hash]
+    # @yieldparam place [Integer] from 0, in that order
+    def each_row(table)
+      rows = @rows[table.name]
+      rows = rows.sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 } unless @in_order[table.name]
+      rows.each_with_index { |row, place| yield Earlier.complete(table.name, copy(row), @rows["ribbons"]), place }
+    end
+
+    def copy(row) = row.transform_values { |value| value.is_a?(Hash) ? value.dup : value }
+
+    # Which ids there are, how many, whether in order, and who is named: all that is held of the rows.
+    def learn
+      @ids = {}
+      @in_order = {}
+      @counts = {}
+      @twice = Hash.new { |hash, table| hash[table] = [] }
+      Tables::ALL.each { |table| learn_of(table) }
+    end
+
+    def learn_of(table)
+      known = @ids[table.name] = {}
+      last = -Float::INFINITY
+      in_order = true
+      count = 0
+      names = table.columns.select { |column| column.kind == :person }.map(&:name)
+      @rows[table.name].each do |row|
+        id = row["id"]
+        known.key?(id) ? @twice[table.name] |= [id] : known[id] = true
+        in_order &&= id.is_a?(Integer) && id >= last
+        last = id if in_order
+        count += 1
+        learn_names(row, names)
+      end
+      @in_order[table.name] = in_order
+      @counts[table.name] = count
+    end
+
+    def learn_names(row, names)
+      names.each do |name|
+        said = row[name] || row[Earlier::PEOPLE.key(name)]
+        @people << said.strip if said.is_a?(String) && !said.strip.empty?
+      end
+    end
+
     def check
-      ids = @rows.transform_values { |rows| rows.to_h { |row| [row["id"], true] } }
-      checks = RowChecks.new(@rows, @pictures, ids)
+      @checks = RowChecks.new(@pictures, @ids)
       Tables::ALL.each do |table|
-        twice = @rows[table.name].group_by { |row| row["id"] }.select { |_, rows| rows.size > 1 }.keys
-        twice.each { |id| @problems.add(table.name, "The id #{Grittle::Units.plain(id)} stands twice.") }
-        @rows[table.name].each_with_index do |row, place|
+        @twice[table.name].each { |id| @problems.add(table.name, "The id #{Grittle::Units.plain(id)} stands twice.") }
+        each_row(table) do |row, place|
           where = "#{table.name}, row #{place + 1}"
-          @problems.within(where) { checks.row(table, row) }
-          links(table, row, ids).each { |sentence| @problems.add(where, sentence) }
+          @problems.within(where) { @checks.row(table, row) }
+          @checks.layer(row, where) if table.name == "horizons"
+          links(table, row, @ids).each { |sentence| @problems.add(where, sentence) }
         end
       end
-      checks.overlaps.each { |where, sentence| @problems.add(where, sentence) }
+      @checks.overlaps.each { |where, sentence| @problems.add(where, sentence) }
     end
 
     def links(table, row, ids)
@@ -128,15 +168,14 @@ module Exchange
     end
 
     # @raise [Unreadable] naming the row and why
-    def kept(table, row)
+    def kept(table, row, place)
       table.model.create!(attributes(table, row))
     rescue ActiveModel::RangeError, ActiveRecord::RecordInvalid, ActiveRecord::StatementInvalid, ArgumentError,
            TypeError => e
       raise if Trouble.passing?(e)
 
-      place = @rows[table.name].index(row) + 1
       why = e.message.lines.first.to_s.strip[0, 160]
-      raise Unreadable, "#{table.name}, row #{place}, could not be imported: #{why} Nothing was changed."
+      raise Unreadable, "#{table.name}, row #{place + 1}, could not be imported: #{why} Nothing was changed."
     end
 
     # What lists read follows from the rows that are there now.

@@ -19,21 +19,23 @@ module Exchange
     @lock = Mutex.new
 
     class << self
-      # @param bytes [String]
+      # @param sent [IO]
       # @param name [String] of the file
       # @return [Import]
       # @raise [Unreadable]
-      def open(bytes, name)
+      def open(sent, name)
         job = ImportJob.new(token: SecureRandom.hex(8), name: name.to_s[0, 200], state: "checked",
                             made_at: Time.now.utc, by: Acting.person)
-        import = new(job, bytes)
-        @lock.synchronize do
-          import.keep(bytes)
-          @opened = { job.token => import }
-        end
+        FileUtils.mkdir_p(File.dirname(path(job.token, "file")), mode: 0o700)
+        File.open(path(job.token, "file"), "wb") { |file| IO.copy_stream(sent, file) }
+        import = new(job)
+        @lock.synchronize { @opened = { job.token => import } }
         job.save!
         clear
         import
+      rescue Unreadable
+        FileUtils.rm_rf(File.dirname(path(job.token, "file")))
+        raise
       end
 
       # @param fieldbook [Fieldbook]
@@ -50,7 +52,7 @@ module Exchange
       # @return [Import]
       def of(job)
         import = @lock.synchronize do
-          @opened[job.token] || (@opened = { job.token => new(job, File.binread(path(job.token, "file"))) })[job.token]
+          @opened[job.token] || (@opened = { job.token => new(job) })[job.token]
         end
         import.follow(job)
       end
@@ -71,12 +73,11 @@ module Exchange
 
     attr_reader :job, :format, :source
 
-    # @param job [ImportJob]
-    # @param bytes [String] of the file
+    # @param job [ImportJob] whose file lies in its place
     # @raise [Unreadable]
-    def initialize(job, bytes)
+    def initialize(job)
       @job = job
-      @format, @source = ImportFile.call(bytes, job.name)
+      @format, @source = ImportFile.call(File.open(self.class.path(id, "file"), "rb"), job.name)
       use_mapping
     end
 
@@ -88,12 +89,6 @@ module Exchange
 
     # @return [Array<String>] of those, who are others than the people of the fieldbook who are called so
     def others = job.mapping.to_h.fetch("others", [])
-
-    # @param bytes [String] of the file
-    def keep(bytes)
-      FileUtils.mkdir_p(File.dirname(place("file")), mode: 0o700)
-      Files.write(place("file"), bytes)
-    end
 
     # What another process did with it since.
     # @return [Import] itself
@@ -154,8 +149,6 @@ module Exchange
     def stop = @stopped = true
 
     private
-
-    def place(file) = self.class.path(id, file)
 
     # As who sent it, in the fieldbook that it was sent to.
     def acting

@@ -12,62 +12,53 @@ module Exchange
 
     module_function
 
-    # @param bytes [String]
+    # @param file [String, IO] its bytes, or where they are read
     # @param name [String] of the file
     # @return [Array] the format, and a FieldbookImport, SitePoints or HorizonTable
     # @raise [Unreadable]
-    def call(bytes, name)
-      raise Unreadable, "The file is empty." if bytes.empty?
-      return ["package", package(bytes)] if bytes.start_with?("PK\x03\x04".b)
-      return json(bytes) if bytes[0, 64].lstrip.delete_prefix("\uFEFF".b).lstrip.start_with?("{")
+    def call(file, name)
+      file = StringIO.new(file) if file.is_a?(String)
+      file.rewind
+      start = file.read(64).to_s.b
+      file.rewind
+      raise Unreadable, "The file is empty." if start.empty?
+      return ["package", package(file)] if start.start_with?("PK\x03\x04".b)
+
+      bytes = file.read.b
+      return json(bytes) if start.lstrip.delete_prefix("\uFEFF".b).lstrip.start_with?("{")
 
       ["table", HorizonTable.new(bytes, name: title(name))]
     end
 
-    def package(bytes)
-      zip = Unpacked.new(bytes)
+    def package(file)
+      zip = Unpacked.new(file)
       described =
         parse(zip["datapackage.json"] || refuse("The ZIP has no datapackage.json: it is no package of Grittle."))
       check_version(described["version"])
-      rows = Tables::ALL.to_h { |table| [table.name, (text = zip["#{table.name}.csv"]) ? rows(table, text) : []] }
-      pictures =
-        zip.names.filter_map do |file|
-          (digest = file[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, zip[file]]
-        end
-      FieldbookImport.new(rows, pictures.to_h)
+      rows = Tables::ALL.filter_map { |table| (csv = zip.unfold("#{table.name}.csv")) && [table, csv] }
+      FieldbookImport.new(rows.to_h { |table, csv| [table.name, TableRows.new(table, csv)] }, Pictures.new(zip))
     end
 
-    def rows(table, text)
-      if text.count("\n") > MOST_ROWS
-        refuse(
-          "#{table.name}.csv has more than #{MOST_ROWS} rows. Export and import one site at a time."
-        )
+    # The pictures of a package by their digests, unpacked when one is asked for.
+    class Pictures
+      def initialize(zip)
+        @zip = zip
+        @names = zip.names.filter_map do |name|
+          (digest = name[%r{\Aphotos/(\h{64})\.(jpg|png|webp)\z}, 1]) && [digest, name]
+        end.to_h
       end
 
-      CSV
-        .parse(text.force_encoding("UTF-8").delete_prefix("\uFEFF"), headers: true)
-        .each_with_index
-        .map do |line, place|
-          line.to_h.compact.to_h do |name, cell|
-            column =
-              table[Earlier.column(name)] ||
-              refuse("#{table.name}.csv has a column “#{name}” that no #{table.name} has.")
-            [column.name, Cells.read(cell, column)]
-          rescue Grittle::InvalidInput => e
-            refuse("#{table.name}.csv, row #{place + 2}: #{e.message}")
-          end
-        end
-    rescue CSV::MalformedCSVError => e
-      refuse("#{table.name}.csv cannot be read at line #{e.line_number}.")
+      # @return [String, nil] bytes
+      def [](digest) = @names.key?(digest) ? @zip[@names[digest]] : nil
     end
 
-    # Rows of a fieldbook that are read at once, about 1 kB of memory each. [our own]
+    # Rows of a JSON fieldbook, which are read at once, about 1 kB of memory each. [our own]
     MOST_ROWS = 250_000
 
     def json(bytes)
       if bytes.count("{") > MOST_ROWS
         refuse(
-          "The file has more than #{MOST_ROWS} rows. Export and import one site at a time."
+          "The file has more than #{MOST_ROWS} rows. Export and import it as a package, or one site at a time."
         )
       end
       if bytes[0, 4096].include?('"FeatureCollection"') && bytes.bytesize > MOST_GEOJSON_BYTES
@@ -119,6 +110,6 @@ module Exchange
     end
 
     def refuse(sentence) = raise(Unreadable, sentence)
-    private_class_method :package, :rows, :json, :book, :list, :parse, :check_version, :refuse
+    private_class_method :package, :json, :book, :list, :parse, :check_version, :refuse
   end
 end

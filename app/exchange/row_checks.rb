@@ -79,13 +79,12 @@ module Exchange
     }.freeze
     RIBBON = Grittle::PushedRibbon::FIELDS
 
-    # @param rows [Hash{String=>Array<Hash>}]
-    # @param pictures [Hash{String=>String}]
+    # @param pictures [#[]]
     # @param ids [Hash{String=>Hash}] by table
-    def initialize(rows, pictures, ids)
-      @rows = rows
+    def initialize(pictures, ids)
       @pictures = pictures
       @ids = ids
+      @layers = Hash.new { |hash, profile| hash[profile] = [] }
     end
 
     # @return [Boolean] whether it is a time of ISO 8601
@@ -102,15 +101,19 @@ module Exchange
       refuse("The row has a shape that none of #{table.name} has.")
     end
 
+    # A horizon that was gone through, for what it may overlap.
+    # @param where [String]
+    def layer(row, where)
+      return if row["removed_at"] || !depths?(row)
+
+      @layers[row["profile_id"]] << [row["upper_cm"], row["lower_cm"], row["designation"], where]
+    end
+
     # @return [Array<Array<String>>] place and sentence of horizons that overlap in one profile
     def overlaps
-      @rows["horizons"].each_with_index.group_by { |row, _| row["profile_id"] }.values.flat_map do |layers|
-        standing = layers.reject { |row, _| row["removed_at"] || !depths?(row) }.sort_by { |row, _| row["upper_cm"] }
-        standing.each_cons(2).filter_map do |(above, _), (below, place)|
-          if below["upper_cm"] < above["lower_cm"]
-            ["horizons, row #{place + 1}",
-             "#{below['designation']} overlaps #{above['designation']} above it."]
-          end
+      @layers.values.flat_map do |layers|
+        layers.sort_by(&:first).each_cons(2).filter_map do |(_, above_ends, above), (below_begins, _, below, where)|
+          [where, "#{below} overlaps #{above} above it."] if below_begins < above_ends
         end
       end
     end

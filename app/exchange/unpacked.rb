@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "stringio"
+require "tempfile"
 
 module Exchange
   # The files of a ZIP that was sent, read with limits: what it says of its own sizes is not trusted. Names only choose
@@ -24,12 +25,13 @@ module Exchange
       RangeError
     ].freeze
 
-    # @param bytes [String]
+    # @param io [IO, StringIO]
     # @raise [Unreadable]
-    def initialize(bytes)
-      @io = StringIO.new(bytes)
-      @packed = bytes.bytesize
+    def initialize(io)
+      @io = io
+      @packed = io.size
       @left = MOST_BYTES
+      @counted = {}
       @entries = ZipKit::FileReader.read_zip_structure(io: @io)
       refuse("The ZIP holds more than #{MOST_FILES} files.") if @entries.size > MOST_FILES
       @by_name = @entries.to_h { |entry| [entry.filename, entry] }
@@ -44,21 +46,49 @@ module Exchange
     # @return [String, nil] the file's bytes
     # @raise [Unreadable]
     def [](name)
-      entry = @by_name[name] or return
       text = +"".b
+      pieces(name) { |piece| text << piece } && text
+    end
+
+    # Into a file of its own, which goes with the process.
+    # @param name [String]
+    # @return [Tempfile, nil]
+    # @raise [Unreadable]
+    def unfold(name)
+      return unless @by_name.key?(name)
+
+      Tempfile.new("grittle").tap do |file|
+        file.unlink # nobody else finds it
+        file.binmode
+        pieces(name) { |piece| file.write(piece) }
+        file.set_encoding("UTF-8")
+      end
+    end
+
+    private
+
+    # @return [Boolean, nil] nil where there is no such file
+    def pieces(name)
+      entry = @by_name[name] or return
+      size = crc = 0
       extractor = entry.extractor_from(@io)
       until extractor.eof?
-        text << (extractor.extract(PIECE) || refuse(DAMAGED)) # nothing left, though it is not whole
-        check(text.bytesize, entry)
+        piece = extractor.extract(PIECE) || refuse(DAMAGED) # nothing left, though it is not whole
+        check(size += piece.bytesize, entry)
+        crc = Zlib.crc32(piece, crc)
+        yield piece
       end
-      refuse(DAMAGED) unless Zlib.crc32(text) == entry.crc32
-      @left -= text.bytesize
-      text
+      refuse(DAMAGED) unless crc == entry.crc32
+      count(name, size)
     rescue *UNREADABLE
       refuse("#{name} in the ZIP cannot be unpacked.")
     end
 
-    private
+    # Read again, a file counts once.
+    def count(name, size)
+      @left -= size unless @counted[name]
+      @counted[name] = true
+    end
 
     def check(size, entry)
       refuse("The ZIP unfolds to more than #{MOST_BYTES / 1024 / 1024} MB.") if size > @left

@@ -27,7 +27,7 @@ module Routes
       end
 
       app.post "/api/imports" do
-        answer ImportSerializer.call(IMPORTS.pass { ::Exchange::Import.open(request.body.read, params["name"]) }), 201
+        answer ImportSerializer.call(IMPORTS.pass { ::Exchange::Import.open(request.body, params["name"]) }), 201
       end
 
       app.get("/api/imports/:import_id") { answer ImportSerializer.call(::Exchange::Import.find(params[:import_id])) }
