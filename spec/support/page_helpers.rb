@@ -8,7 +8,6 @@ Capybara.register_driver(:chromium) do |app|
   PatientDriver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
 end
 Capybara.app = WholeApp
-Exchange::ImportQueue.start # as the server of its own does
 ENV["GRITTLE_PROCESSES"] = "1" # the specs' own process serves, with its stubs
 Capybara.server = :puma, { Silent: true, Threads: "1:5" }
 Capybara.default_driver = :chromium
@@ -101,6 +100,13 @@ RSpec.configure do |config|
   config.include Capybara::RSpecMatchers, type: :system
 
   config.before(:each, type: :system) { at_size(*Browser::DESK) }
+  # What is imported is taken in as by the server's own processes, while such a spec runs.
+  config.around(:each, :imports) do |example|
+    queue = Exchange::ImportQueue.start
+    example.run
+  ensure
+    queue.kill
+  end
   # Whatever a spec does, the console stays clean and nothing leaves the machine.
   config.after(:each, type: :system) do
     expect(console_errors).to be_empty

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe "A file on its way in" do
+RSpec.describe "A file on its way in", :imports do
   def file(name, text) = File.join(Dir.mktmpdir, name).tap { |path| File.binwrite(path, text) }
 
   def send_in(path) = find("input[type='file']", visible: :all).set(path)
