@@ -7,7 +7,7 @@ require "rack/protection"
 class Guard
   HEADERS = {
     "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",
-    "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
+    "cross-origin-resource-policy" => "same-origin",
     "permissions-policy" => "camera=(self), geolocation=(self), microphone=(), payment=(), usb=(), interest-cohort=()",
     "content-security-policy" => "default-src 'none'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'"
   }.freeze
@@ -20,11 +20,17 @@ class Guard
 
   def call(env)
     status, headers, body = @app.call(env)
-    said = { **HEADERS, "cache-control" => "no-store", **strict(env), **headers.to_h }
+    said = { **HEADERS, **apart(env), "cache-control" => "no-store", **strict(env), **headers.to_h }
     [status, said, body]
   end
 
   private
+
+  # Browsers take this word over TLS and on this machine alone.
+  def apart(env)
+    here = Reach.tls?(env) || env["HTTP_HOST"].to_s.start_with?(*Reach::LOOPBACK)
+    here ? { "cross-origin-opener-policy" => "same-origin" } : {}
+  end
 
   def strict(env)
     Reach.behind_proxy? && Reach.tls?(env) ? { "strict-transport-security" => STRICT } : {}

@@ -20,13 +20,15 @@ module Routes
     # @return [Hash] schema Network
     def self.standing(alone)
       { open: Reach.lan?, alone: alone, command: COMMAND, weak: Account.open.select(&:weak?).map(&:name),
-        addresses: Reach.lan.map { |one| address("https://#{one}:#{ENV.fetch('GRITTLE_TLS_PORT')}/") },
+        addresses: Reach.lan.map { |one| address(one) },
         authority: Reach.lan? ? authority : nil }
     end
 
-    def self.address(url)
+    # Over TLS, and where the certificate is got from.
+    def self.address(host)
+      url = "https://#{host}:#{ENV.fetch('GRITTLE_TLS_PORT')}/"
       svg = RQRCode::QRCode.new(url, level: :m).as_svg(use_path: true, module_size: 8, offset: 16, fill: "ffffff")
-      { url: url, qr: "data:image/svg+xml;base64,#{Base64.strict_encode64(svg)}" }
+      { url: url, plain: "http://#{host}:#{ENV.fetch('PORT')}/", qr: "data:image/svg+xml;base64,#{Base64.strict_encode64(svg)}" }
     end
 
     def self.authority

@@ -49,11 +49,15 @@ TABLE = "Pit;Layer;Top (in);Bottom (in);Munsell;Texture;Lab no\nLow 1;Ap;0;7,5;1
         "Low 1;Bt;7,5;20;brown;clay;18\n" \
         "Low 1;C;;40;2.5Y 5/4;loam;19\nLow 2;A;0;9;10YR 3/2;silt loam;20\nLow 2;B;8;24;;silty clay;21\n"
 
-def post(path, body)
+def send_json(verb, path, body)
   headers = { "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid, **signed_in }
-  answer = Net::HTTP.post(URI("#{ADDRESS}/api/#{path}"), JSON.generate(body), headers)
+  request = verb.new("/api/#{path}", headers)
+  request.body = JSON.generate(body)
+  answer = Net::HTTP.start(URI(ADDRESS).host, URI(ADDRESS).port) { |http| http.request(request) }
   JSON.parse(answer.body).tap { |made| raise made["detail"] if answer.code.to_i >= 400 }
 end
+
+def post(path, body) = send_json(Net::HTTP::Post, path, body)
 
 # A companion test whose clocks began some minutes ago, with what was seen since.
 # @param looks [Array<Array>] place, minutes after its start, what was seen
@@ -76,8 +80,8 @@ holes = DROPS.each_with_index.flat_map do |drops, hole|
      [hole, (hole * 2) + (reading * 30), { water_mm: 150 - mm, refilled: true }]
    end]
 end
-percolation = running("percolation", tare, Array.new(3) { |at| { label: "Hole #{at + 1}", upper_cm: 60 } },
-                      { radius_mm: 75, soak: "sand", gravel: true, temperature_c: 13 }, minutes: 117, looks: holes)
+running("percolation", tare, Array.new(3) { |at| { label: "Hole #{at + 1}", upper_cm: 60 } },
+        { radius_mm: 75, soak: "sand", gravel: true, temperature_c: 13 }, minutes: 117, looks: holes)
 crumbs = [%w[a_little none], %w[fully none], %w[fully some]].each_with_index.map do |(slakes, milky), place|
   [place, 5, { slaking: slakes, dispersion: milky }]
 end
@@ -96,6 +100,14 @@ alone, group = practice.values_at("alone", "group").map { |session| session["id"
 KEYS = { "set/#{practice['group']['set_id']}" => "0" * 32, "session/#{alone}" => "101".rjust(32, "0"),
          "session/#{group}" => "101".rjust(32, "0") }.freeze
 
+# Something that was changed, and something in the bin.
+layer = tare["horizons"][1].then do |one|
+  change = { version: one["version"], lower_cm: one["lower_cm"], described: { roots: "few" }, moist_colour: "10YR 6/2" }
+  send_json(Net::HTTP::Patch, "horizons/#{one['id']}", change)
+  one["id"]
+end
+post("deletions", { of: "reading", of_id: post("readings", { label: "Path by the weir" })["id"] })
+
 # What is done on a page before its picture is taken.
 SEND_TABLE = lambda do |driver|
   file = File.join(Dir.mktmpdir, "Low Meadow.csv").tap { |path| File.write(path, TABLE) }
@@ -105,12 +117,13 @@ end
 
 SHOTS = {
   "fieldbook" => ["/", Browser::DESK, "paper"],
+  "members" => ["/members", Browser::DESK, "paper"],
+  "history" => ["/history/horizon/#{layer}", Browser::DESK, "paper"],
+  "bin" => ["/bin", Browser::DESK, "paper"],
   "section" => [section, Browser::DESK, "paper"],
   "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
-  "tests" => ["/tests", Browser::DESK, "paper"],
   "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
   "side-by-side" => [beside, Browser::DESK, "paper", ->(driver) { driver.execute_script("window.scrollTo(0, 9999)") }],
-  "compare" => ["/compare?left=#{tare['id']}&right=#{sallow['id']}", Browser::DESK, "paper"],
   "import" => ["/import", Browser::DESK, "paper", SEND_TABLE],
   "bench-ribbon" => [ribbon, Browser::DESK, "paper"],
   "bench-verdict" => [verdict, Browser::DESK, "paper"],
@@ -118,15 +131,17 @@ SHOTS = {
   "interpretation" => [interpretation, Browser::DESK, "paper"],
   "hand" => ["/hands/#{maren}", Browser::DESK, "dusk"],
   "session" => ["/practice/sessions/#{alone}", Browser::DESK, "paper"],
-  "session-phone" => ["/practice/sessions/#{alone}", Browser::PHONE, "paper"],
   "people" => ["/practice/sessions/#{group}/comparison", Browser::DESK, "paper"],
-  "timers" => ["/companion-tests", Browser::DESK, "paper"],
-  "percolation" => ["/companion-tests/#{percolation}", Browser::DESK, "paper",
-                    ->(driver) { driver.execute_script("window.scrollTo(0, 130)") }]
+  "timers" => ["/companion-tests", Browser::DESK, "paper"]
 }.freeze
 
 driver = Selenium::WebDriver.for(:chrome, options: Browser.options, service: Browser.service)
+Browser.size(driver, *Browser::DESK)
 driver.get(ADDRESS)
+Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(css: "h1").any? }
+driver.execute_async_script("document.fonts.ready.then(() => setTimeout(arguments[0], 500))")
+driver.save_screenshot(File.join(FOLDER, "sign-in.png"))
+say "docs/screenshots/sign-in.png"
 name, value = signed_in.fetch("cookie").split("=", 2)
 driver.manage.add_cookie(name: name, value: value, http_only: true, same_site: "Strict")
 SHOTS.each do |name, (path, size, theme, step)|

@@ -42,7 +42,7 @@ RSpec.describe Backup, :commits do
     expect(list).to include("schema" => Database.version, "rules_version" => Grittle::RULES_VERSION)
     expect(format("%o", File.stat(path).mode & 0o777)).to eq "600"
     Site.first.change(0, name: "Another name")
-    later = Photo.make(Profile.first, File.binread(File.expand_path("../../docs/screenshots/tests.png", __dir__)))
+    later = Photo.make(Profile.first, File.binread(File.expand_path("../../docs/screenshots/section.png", __dir__)))
     FileUtils.rm_f(picture.path)
     restore(path)
     expect(rows).to eq before

@@ -45,7 +45,7 @@ async function move(at: number, by: -1 | 1): Promise<void> {
           </button>
           <span v-if="landform(site)" class="block text-base font-normal text-pencil">{{ landform(site) }}</span>
         </h2>
-        <span v-if="movable" class="flex gap-1">
+        <span v-if="movable" class="for-writers flex gap-1">
           <button
             type="button"
             class="button button-desk"

@@ -41,14 +41,15 @@ const { data, error, refetch } = useQuery({
           <h2 id="trust-title" class="text-2xl border-b-2 border-ink pb-1">The first time on a phone</h2>
           <ol class="list-decimal pl-6 grid gap-2">
             <li>
-              Open the address without the s: <b>http</b>. It gives the certificate of this machine’s own authority.
+              Open <b v-for="a in data.addresses" :key="a.plain" class="select-all">{{ a.plain }} </b>there. It gives
+              the certificate of this machine’s own authority.
             </li>
             <li><b>Android:</b> Settings, Security, More, Install from storage, CA certificate: choose the file.</li>
             <li>
               <b>iPhone or iPad:</b> open the file, install the profile in Settings, then switch it on under General,
               About, Certificate Trust Settings.
             </li>
-            <li>Compare the fingerprint (SHA-256), then open the address above.</li>
+            <li>Compare the fingerprint (SHA-256) below, then open the address above.</li>
           </ol>
           <code class="block border-2 border-ink bg-leaf p-3 text-base break-all">{{
             data.authority.fingerprint

@@ -25,6 +25,8 @@ const { short } = useNaming()
 const apart = computed(() => !!reading.value.turn || !!reading.value.double_id)
 const given = computed(() => reading.value.assigned)
 const proposals = computed(() => reading.value.proposals)
+/** Somebody else's: it is looked at, and nothing of it is offered that would be refused. */
+const own = computed(() => !bench.foreign.value)
 const choosing = ref(false)
 const record = ref(false)
 const details = ref(false)
@@ -49,7 +51,7 @@ useBenchKeys((pressed) => {
     <ContradictionNotes />
     <KeyNotes :notes="key.notes" class="mb-1" />
     <button
-      v-for="(o, i) in proposals"
+      v-for="(o, i) in own ? proposals : []"
       :key="o.full_name"
       type="button"
       class="button min-h-[68px] !justify-between text-left"
@@ -61,7 +63,7 @@ useBenchKeys((pressed) => {
       ><kbd class="font-sans font-normal text-lg" aria-hidden="true">{{ i + 1 }}</kbd>
     </button>
     <div class="grid grid-cols-2 gap-2">
-      <button type="button" class="button px-2" @click="choosing = true">Other class</button>
+      <button v-if="own" type="button" class="button px-2" @click="choosing = true">Other class</button>
       <button type="button" class="button px-2" @click="record = true">The record</button>
       <button
         v-if="!apart"
@@ -74,14 +76,19 @@ useBenchKeys((pressed) => {
         Set beside
       </button>
       <button
-        v-if="!apart"
+        v-if="!apart && own"
         type="button"
         class="button px-2"
         @click="ask('reading', reading.id, () => void router.push(back))"
       >
         Delete
       </button>
-      <button v-if="!reading.profile && !apart" type="button" class="button px-2 col-span-2" @click="details = true">
+      <button
+        v-if="!reading.profile && !apart && own"
+        type="button"
+        class="button px-2 col-span-2"
+        @click="details = true"
+      >
         Name, place, photo
       </button>
     </div>

@@ -53,7 +53,9 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
   >
     <div class="grid gap-2 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>
-        <span class="text-pencil leading-tight">You assigned</span>
+        <span class="text-pencil leading-tight">{{
+          bench.foreign.value ? `${reading.textured_by ?? 'Somebody'} assigned` : 'You assigned'
+        }}</span>
         <span class="text-4xl font-extrabold leading-none first-letter:uppercase">{{
           reading.assigned.full_name
         }}</span>
