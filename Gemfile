@@ -24,6 +24,7 @@ gem "trilogy", "~> 2.9"
 gem "zip_kit", "~> 6.3"
 
 group :test do
+  gem "bundler-audit", "~> 0.9", require: false
   gem "capybara", "~> 3.40"
   gem "database_cleaner-active_record", "~> 2.2"
   gem "json_schemer", "~> 2.3"

@@ -20,7 +20,13 @@ RSpec.describe "Several people" do
     fill_in "Password", with: People::PASSWORD
   end
 
-  def in_browser_of(name, &) = Capybara.using_session(name, &)
+  # A browser that goes when it is done: one that stayed would be cleared after every spec.
+  def in_another_browser(&)
+    browser = Capybara::Session.new(:chromium, WholeApp)
+    Capybara.using_session(browser, &)
+  ensure
+    browser.quit
+  end
 
   # Somebody without an account follows the link.
   def join(link, name)
@@ -49,7 +55,7 @@ RSpec.describe "Several people" do
     click_button "Invite somebody"
     click_button "Make the link"
     link = find("output").text
-    in_browser_of(:odd) do
+    in_another_browser do
       join(link, "Odd")
       texture(profile)
       type("3")
