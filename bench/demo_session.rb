@@ -20,4 +20,12 @@ module DemoSession
       { "cookie" => answer["set-cookie"][/\A[^;]+/] }
     end
   end
+
+  # The same in a browser, which stands on a page of that address.
+  # @param driver [Selenium::WebDriver::Driver]
+  # @param headers [Hash{String=>String}] as #headers
+  def give(driver, headers)
+    name, value = headers["cookie"]&.split("=", 2)
+    driver.manage.add_cookie(name: name, value: value, http_only: true, same_site: "Strict") if name
+  end
 end

@@ -10,8 +10,10 @@ require "json"
 require "net/http"
 require "securerandom"
 require_relative "../spec/support/browser"
+require_relative "demo_session"
 
 BASE = ARGV[0] || "http://127.0.0.1:4600"
+SIGNED_IN = DemoSession.headers(URI(BASE))
 LENGTHS_MM = [52, 57, 49].freeze
 # The most that each may cost.
 AT_MOST = { "taps with the keypad" => 14, "taps with the ruler" => 11, "keys" => 16 }.freeze
@@ -51,6 +53,8 @@ class Surveyor
     @browser = Selenium::WebDriver.for(:chrome, options: Browser.options(log: false), service: Browser.service)
     @wait = Selenium::WebDriver::Wait.new(timeout: 20, interval: 0.01, ignore: CHANGING)
     Browser.size(@browser, *Browser::DESK)
+    @browser.get(BASE)
+    DemoSession.give(@browser, SIGNED_IN)
   end
 
   def open(path, see: "h1")
@@ -103,7 +107,8 @@ end
 
 def post(path, body, verb = Net::HTTP::Post)
   uri = URI(BASE + path)
-  request = verb.new(uri, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid)
+  request = verb.new(uri, "content-type" => "application/json", "idempotency-key" => SecureRandom.uuid,
+                      **SIGNED_IN)
   request.body = JSON.generate(body)
   answer = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
   raise "#{path}: #{answer.code} #{answer.body[0, 200]}" unless answer.is_a?(Net::HTTPSuccess)

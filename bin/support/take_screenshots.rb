@@ -102,8 +102,10 @@ KEYS = { "set/#{practice['group']['set_id']}" => "0" * 32, "session/#{alone}" =>
 
 # Something that was changed, and something in the bin.
 layer = tare["horizons"][1].then do |one|
-  change = { version: one["version"], lower_cm: one["lower_cm"], described: { roots: "few" }, moist_colour: "10YR 6/2" }
-  send_json(Net::HTTP::Patch, "horizons/#{one['id']}", change)
+  [{ moist_colour: "10YR 6/3", described: { roots: "many" } }, { boundary: "gradual" }, { moist_colour: "2.5Y 6/3" }]
+    .each_with_index do |change, done|
+      send_json(Net::HTTP::Patch, "horizons/#{one['id']}", { version: one["version"] + done, **change })
+    end
   one["id"]
 end
 post("deletions", { of: "reading", of_id: post("readings", { label: "Path by the weir" })["id"] })
@@ -142,8 +144,7 @@ Selenium::WebDriver::Wait.new(timeout: PATIENCE).until { driver.find_elements(cs
 driver.execute_async_script("document.fonts.ready.then(() => setTimeout(arguments[0], 500))")
 driver.save_screenshot(File.join(FOLDER, "sign-in.png"))
 say "docs/screenshots/sign-in.png"
-name, value = signed_in.fetch("cookie").split("=", 2)
-driver.manage.add_cookie(name: name, value: value, http_only: true, same_site: "Strict")
+DemoSession.give(driver, signed_in)
 SHOTS.each do |name, (path, size, theme, step)|
   driver.execute_script("localStorage.setItem('grittle.theme', arguments[0])", theme)
   driver.execute_script("localStorage.setItem('grittle.keys', arguments[0])", JSON.generate(KEYS))

@@ -9,16 +9,13 @@ import SheetDialog from '@/shared/SheetDialog.vue'
 import TextField from '@/shared/TextField.vue'
 import { dayAndTime } from '@/shared/dates'
 import { useAttempt } from '@/shared/useAttempt'
-import { sessionQuery, useSession } from './useSession'
+import { membersQuery, sessionQuery, useSession } from './useSession'
 
 // The people of a fieldbook: who may do what in it, who has a name only, and who is invited.
 type Members = Schemas['Members']
 type Member = Members['members'][number]
 const { session, alone, mayLead, mayWrite } = useSession()
-const { data, error, refetch } = useQuery({
-  queryKey: ['members'],
-  queryFn: () => request<Members>('GET', '/api/members'),
-})
+const { data, error, refetch } = useQuery(membersQuery)
 const { busy, trouble, attempt } = useAttempt()
 async function change(method: Method, path: string, body?: unknown): Promise<boolean> {
   return attempt(async () => {

@@ -15,6 +15,11 @@ export const sessionQuery = queryOptions({
   staleTime: Infinity,
 })
 
+export const membersQuery = queryOptions({
+  queryKey: ['members'],
+  queryFn: () => request<Schemas['Members']>('GET', '/api/members'),
+})
+
 /**
  * Who is signed in, and what they may do in this fieldbook. The server decides; the page only leaves out what would be
  * refused.
