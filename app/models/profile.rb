@@ -164,7 +164,7 @@ class Profile < ApplicationRecord
   private
 
   def read_increments(pulls)
-    read = pulls.each_with_index.map do |pull, place|
+    read = (pulls || []).each_with_index.map do |pull, place|
       fields = Grittle::Entry::Fields.read("increment", pull.transform_keys(&:to_s)).compact
       Grittle::Profiles::DepthRange.new(fields["from_cm"], fields["to_cm"])
       fields

@@ -88,6 +88,15 @@ RSpec.describe "what arrives broken or on purpose" do
     expect(last_response.headers["content-security-policy"]).not_to include "unsafe"
   end
 
+  it "takes back all pulls of an auger with null, and says both places of a sample whose change came late" do
+    profile = profile_with(increments: [{ from_cm: 0, to_cm: 20 }])
+    expect(api_patch("/api/profiles/#{profile.id}", { version: 0, increments: nil })["increments"].to_a).to eq []
+    sample = Sample.make(profile, [{ kind: "bag", label: "B1", upper_cm: 10 }]).first
+    late = api_patch("/api/samples/#{sample.id}", { version: 9, position: "47.9 15.2" })
+    expect(late).to be_refused(409, nil, /changed in another window/)
+    expect(late["standing"]["values"]).to eq("position" => nil)
+  end
+
   it "changes a palmful that belongs to no profile" do
     reading = begin_reading
     sample = Reading.find(reading["id"]).sample
