@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Time and memory of importing packages of 2,000 and 20,000 horizons, each with a reading, into a database of its own:
+# Time and memory of importing packages of 500 and 5,000 horizons, each with a reading, into a database of its own:
 # checked and taken in. Flat memory means that ten times the horizons take hardly more of it.
 #
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby --yjit -rbundler/setup bench/import.rb
@@ -8,7 +8,7 @@
 require "tmpdir"
 require_relative "filled"
 
-HORIZONS = [2000, 20_000].freeze
+HORIZONS = [500, 5000].freeze
 ENV["GRITTLE_FILES"] = Dir.mktmpdir
 at_exit { FileUtils.rm_rf(ENV.fetch("GRITTLE_FILES")) }
 
