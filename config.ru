@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "rack/protection"
 require_relative "app/api"
 
 Database.connect(patience: Database::PATIENCE)

@@ -67,8 +67,8 @@ module Backup
       "schema" => Database.version, "made_at" => Time.now.utc.iso8601, "entries" => entries }
   end
 
-  # What is written just now is of no row yet.
-  def pictures = Dir[File.join(Files.folder("photos"), "??", "*")].grep(/\.(jpg|png|webp)\z/).sort
+  # Whole ones: what is written just now has no ending of theirs, and is of no row yet.
+  def pictures = Dir[File.join(Files.folder("photos"), "??", "*")].grep(/\.(jpg|png|webp)\z/)
 
   def pack(file, list, sql)
     zip = Zlib::GzipWriter.new(file, Zlib::BEST_SPEED)
@@ -89,13 +89,14 @@ module Backup
 
   # MariaDB's own programs, which get the password in a file that nobody else reads.
   class Client
+    # @return [String] name of the database
+    attr_reader :database
+
     # @param url [String] of the database, as Database.connect takes it
     def initialize(url = ENV.fetch("DATABASE_URL"))
       @uri = URI(url)
       @database = @uri.path.delete_prefix("/")
     end
-
-    attr_reader :database
 
     # @param file [File]
     # @raise [Refused]
@@ -258,12 +259,14 @@ module Backup
     # @raise [Refused] with everything as it was
     def run
       list
-      prepare
-      fill
-      change_places
-      remove_other_pictures
-    ensure
-      @client.execute("DROP DATABASE IF EXISTS #{beside}; DROP DATABASE IF EXISTS #{before};")
+      begin
+        prepare
+        fill
+        change_places
+        remove_other_pictures
+      ensure
+        [beside, before].each { |name| @client.execute("DROP DATABASE IF EXISTS #{name};") }
+      end
     end
 
     private

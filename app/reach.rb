@@ -55,6 +55,25 @@ module Reach
   # @return [ActiveSupport::MessageVerifier] signs what the browser keeps
   def signer = @signer ||= ActiveSupport::MessageVerifier.new(secret, digest: "SHA256", serializer: JSON)
 
+  # @param address [String]
+  # @return [Boolean] whether it is of this machine
+  def loopback?(address) = address.to_s.match?(/\A(127\.|::1\z|::ffff:127\.)/)
+
+  # @return [Boolean] whether one person works on this machine without an account, which a network does not allow
+  def alone? = !network? && Account.alone?
+
+  # @return [String, nil] why nobody is let in from a network: somebody could come in without knowing anything
+  def shut
+    weak = Account.open.weak.order(:id).to_a
+    if weak.any?
+      names = weak.map(&:name).join(", ")
+      "#{names}, of the demo, can come in without a password. Set one for each, or close them: " \
+        "bin/account password #{weak.first.login}, bin/account close #{weak.last.login}."
+    elsif lan? && Account.alone?
+      "nobody has an account yet. Make yours first: on the page “Members”, or with bin/account add."
+    end
+  end
+
   # Given by the environment, else made at the first run and kept where its owner alone reads it.
   # @return [String]
   def secret = ENV.fetch("GRITTLE_SECRET", nil).presence || kept("session") { SecureRandom.hex(64) }

@@ -9,7 +9,8 @@
 
 require "trilogy"
 require_relative "../bin/support/maria_db"
-require_relative "application"
+require_relative "../bin/support/gems"
+require_relative "../bin/support/server"
 require_relative "saves"
 
 RUNS = Integer(ARGV[0] || 10)
@@ -28,7 +29,7 @@ end
 
 FileUtils.rm_rf(File.join(Place::VAR, "bench_crash"))
 database = MariaDb.new("bench_crash").start
-application = Application.new(database.url).start
+application = Server.new({ **Gems.env(with_tests: true), "DATABASE_URL" => database.url }).start
 KILLED = {
   "the application" => -> { application.kill },
   "MariaDB" => -> { database.kill },

@@ -12,7 +12,8 @@ require "json"
 require "net/http"
 require "optparse"
 require "securerandom"
-require_relative "application"
+require_relative "../bin/support/gems"
+require_relative "../bin/support/server"
 require_relative "demo_session"
 require_relative "../bin/support/maria_db"
 
@@ -130,7 +131,7 @@ begin
   unless base
     FileUtils.rm_rf(File.join(Place::VAR, "bench_load"))
     database = MariaDb.new("bench_load").start
-    application = Application.new(database.url, demo: true).start
+    application = Server.new({ **Gems.env(with_tests: true), "DATABASE_URL" => database.url }, demo: true).start
     base = application.address
   end
   people = Array.new(options[:people]) { |number| Person.new(base, number, options[:pace]) }

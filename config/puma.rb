@@ -18,7 +18,7 @@ if lan.any?
     bind "ssl://#{address}:#{ENV.fetch('GRITTLE_TLS_PORT')}?cert=#{cert}&key=#{key}&no_tlsv1=true&no_tlsv1_1=true"
   end
 end
-# Seconds: who sends a request slowly waits in the reactor and holds no thread; after these it is let go.
+# Seconds: who sends a request slowly waits in the reactor and holds no thread; after these it is let go. [our own]
 first_data_timeout 20
 persistent_timeout 65
 # Counts of all processes lie side by side.
@@ -26,7 +26,7 @@ if ENV["GRITTLE_METRICS"] == "1"
   require_relative "../app/middleware/metrics"
   Metrics.keep_in(ENV.fetch("GRITTLE_METRICS_FOLDER", File.expand_path("../var/metrics", __dir__)))
 end
-# What was begun is finished before it stops.
+# What was begun is finished before it stops, for so many seconds at most. [our own]
 force_shutdown_after 30
 environment "production"
 quiet

@@ -14,19 +14,15 @@ module Exchange
 
     # @param table [String] name
     # @param row [Hash] changed in place
-    # @param ribbons [Enumerable<Hash>] those of the file, as they stand there
+    # @yieldparam id [Integer] of a ribbon of the file
+    # @yieldreturn [String, nil] when it was taken back
     # @return [Hash] the row
-    def complete(table, row, ribbons)
+    def complete(table, row)
       rename_people(row)
       name_system(row) if table == "assignments"
-      row["entered_at"] ||= entered(row, ribbons) if table == "ribbons"
+      # One that corrects another was entered when that was taken back.
+      row["entered_at"] ||= yield(row["corrects_id"]) || row["made_at"] if table == "ribbons"
       row
-    end
-
-    # One that corrects another was entered when that was taken back.
-    def entered(row, ribbons)
-      corrected = row["corrects_id"] && ribbons.find { |one| one["id"] == row["corrects_id"] }
-      corrected&.fetch("taken_back_at", nil) || row["made_at"]
     end
 
     # @param row [Hash] changed in place, with the values that a change left in it
@@ -42,6 +38,6 @@ module Exchange
       row["key"] ||= result["key"]
       row["system"] ||= result["system"]
     end
-    private_class_method :rename_people, :name_system, :entered
+    private_class_method :rename_people, :name_system
   end
 end

@@ -33,7 +33,7 @@ module Exchange
       @new_ids = Hash.new { |hash, table| hash[table] = {} }
       Tables::ALL.each do |table|
         each_row(table) do |row, place|
-          @checks.row(table, row)
+          @checks.row(table, row) # which reads its cells: what was read in the check was not held
           record = kept(table, row, place)
           @new_ids[table.name][row["id"]] = record.id
           record.keep(@pictures[row["digest"]]) if table.name == "photos"
@@ -53,16 +53,20 @@ module Exchange
     def each_row(table)
       rows = @rows[table.name]
       rows = rows.sort_by { |row| row["id"].is_a?(Integer) ? row["id"] : 0 } unless @in_order[table.name]
-      rows.each_with_index { |row, place| yield Earlier.complete(table.name, copy(row), @rows["ribbons"]), place }
+      rows.each_with_index do |row, place|
+        yield Earlier.complete(table.name, copy(row)) { |ribbon| @taken_back[ribbon] }, place
+      end
     end
 
     def copy(row) = row.transform_values { |value| value.is_a?(Hash) ? value.dup : value }
 
-    # Which ids there are, how many, whether in order, and who is named: all that is held of the rows.
+    # Which ids there are, how many, whether in order, who is named, and when ribbons were taken back: all that is held
+    # of the rows.
     def learn
       @ids = {}
       @in_order = {}
       @counts = {}
+      @taken_back = {}
       @twice = Hash.new { |hash, table| hash[table] = [] }
       Tables::ALL.each { |table| learn_of(table) }
     end
@@ -80,6 +84,7 @@ module Exchange
         last = id if in_order
         count += 1
         learn_names(row, names)
+        @taken_back[id] = row["taken_back_at"] if row["taken_back_at"]
       end
       @in_order[table.name] = in_order
       @counts[table.name] = count

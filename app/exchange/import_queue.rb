@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../background"
+
 module Exchange
   # Takes in what waits, one file at a time in each process, whoever was asked for it.
   class ImportQueue
@@ -8,26 +10,13 @@ module Exchange
 
     # Goes on as long as the process does.
     # @return [Thread]
-    def self.start
-      Thread.new do
-        loop do
-          new.work
-          sleep EVERY
-        rescue StandardError => e
-          warn "imports: #{e.class}: #{e.message}"
-          sleep EVERY
-        ensure
-          ActiveRecord::Base.connection_handler.clear_active_connections!
-        end
-      end
-    end
+    def self.start = Background.every(EVERY, "imports") { new.work }
 
     # The next that waits, if any.
     # @return [ImportJob, nil] that was taken in, or failed
     def work
       job = ImportJob.waiting.order(:id).first or return
-      return unless job.claimed?
-
+      return unless job.claim
       return give_up(job) if job.tries > ImportJob::MOST_TRIES
 
       take_in(Import.of(job))
@@ -44,7 +33,8 @@ module Exchange
       over = false
       signs = Thread.new do
         until over
-          import.stop unless import.job.goes_on?(import.done.to_i)
+          import.job.report(import.done.to_i)
+          import.stop if import.job.cancelled?
           ActiveRecord::Base.connection_handler.clear_active_connections!
           sleep ImportJob::SIGN_EVERY
         end

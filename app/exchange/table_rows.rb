@@ -3,13 +3,14 @@
 require "csv"
 
 module Exchange
-  # The rows of one table of a package, read from its CSV anew each time they are gone through: memory holds one of
-  # them, however many there are.
+  # The rows of one table of a package, read from its CSV anew each time they are gone through, one time after another:
+  # memory holds one of them, however many there are.
   class TableRows
     include Enumerable
 
     # Rows of one table. [our own: about ten times a large fieldbook]
     MOST = 4_000_000
+    BYTE_ORDER_MARK = "\xEF\xBB\xBF".b
 
     # @param table [Table]
     # @param file [File] the CSV, unpacked
@@ -23,21 +24,31 @@ module Exchange
     def each
       return enum_for(:each) unless block_given?
 
-      @file.rewind
-      @file.read(3) == "\xEF\xBB\xBF".b || @file.rewind
-      csv = CSV.new(@file, headers: true)
-      csv.each.with_index(2) do |line, place|
+      csv = begun
+      place = 1 # the header
+      while (line = shifted(csv))
         refuse("#{@table.name}.csv has more than #{MOST} rows. Export and import one site at a time.") if place > MOST
 
-        yield read(line, place)
+        yield read(line, place += 1)
       end
+    end
+
+    private
+
+    def begun
+      @file.rewind
+      @file.rewind unless @file.read(BYTE_ORDER_MARK.bytesize) == BYTE_ORDER_MARK
+      CSV.new(@file, headers: true)
+    end
+
+    # The next line, or why it cannot be read.
+    def shifted(csv)
+      csv.shift
     rescue CSV::MalformedCSVError => e
       refuse("#{@table.name}.csv cannot be read at line #{e.line_number}.")
     rescue ArgumentError, EncodingError
       refuse("#{@table.name}.csv is no UTF-8 text.")
     end
-
-    private
 
     def read(line, place)
       line.to_h.compact.to_h do |name, cell|

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "service"
+require_relative "../background"
 
 module Laboratory
   # Sends what waits and asks after what is under way. All that it knows stands in the database, so that it goes on
@@ -12,18 +13,7 @@ module Laboratory
 
     # Goes on as long as the process does.
     # @return [Thread]
-    def self.start
-      Thread.new do
-        loop do
-          sleep EVERY
-          new.work
-        rescue StandardError => e
-          warn "laboratory: #{e.class}: #{e.message}"
-        ensure
-          ActiveRecord::Base.connection_handler.clear_active_connections!
-        end
-      end
-    end
+    def self.start = Background.every(EVERY, "laboratory") { new.work }
 
     # @param service [Service]
     def initialize(service = Service.new)

@@ -30,7 +30,7 @@ class Access
   # @return [Acting::State, Problem]
   def state(env, needed)
     env["grittle.sign_in"] = sign_in = SignIn.of(SignInCookie.new(env).token)
-    env["grittle.alone"] = sign_in.nil? && !Reach.network? && Account.alone?
+    env["grittle.alone"] = sign_in.nil? && Reach.alone?
     book = env["grittle.fieldbook"]
     return alone(book) if env["grittle.alone"]
     return Acting::NOBODY unless sign_in

@@ -5,7 +5,6 @@ require "erb"
 # Plain HTTP on a network leads to TLS and to nothing else: a page that says where, and how the local authority is put
 # onto a phone. From this machine itself nothing stands between.
 class Door
-  LOOPBACK = /\A(127\.|::1\z|::ffff:127\.)/
   AUTHORITY = "/grittle-authority.crt"
   PAGE = ERB.new(File.read(File.expand_path("../door.html.erb", __dir__)), trim_mode: "-")
   STYLE = File.read(File.expand_path("../door.css", __dir__))
@@ -16,7 +15,7 @@ class Door
   end
 
   def call(env)
-    return @app.call(env) if !Reach.lan? || Reach.tls?(env) || env["REMOTE_ADDR"].to_s.match?(LOOPBACK)
+    return @app.call(env) if !Reach.lan? || Reach.tls?(env) || Reach.loopback?(env["REMOTE_ADDR"])
 
     answer(env)
   end

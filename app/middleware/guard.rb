@@ -1,9 +1,6 @@
 # frozen_string_literal: true
 
-require "rack/protection"
-
-# What every answer says to the browser of how it may be used, whatever it is; and who is not answered at all: another
-# name in the Host header.
+# What every answer says to the browser of how it may be used, whatever it is.
 class Guard
   HEADERS = {
     "x-content-type-options" => "nosniff", "x-frame-options" => "DENY", "referrer-policy" => "no-referrer",

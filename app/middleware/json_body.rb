@@ -46,9 +46,7 @@ class JsonBody
 
     # A large one lies in a file of the server's by now, and stays there.
     input = env["rack.input"] ||= StringIO.new
-    return too_large(limit) if (input.respond_to?(:size) ? input.size : 0) > limit
-
-    nil
+    too_large(limit) if input.size > limit
   end
 
   def json?(env) = env["CONTENT_TYPE"].to_s.start_with?("application/json")

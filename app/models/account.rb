@@ -8,9 +8,10 @@ class Account < ApplicationRecord
   has_secure_password validations: false
   # bcrypt takes no more bytes than this. [published: Provos and Mazières 1999]
   MOST_BYTES = 72
-  # [published: NIST SP 800-63B-4, 3.1.1.2: at least 15 characters where nothing else is asked, 8 with a second factor;
+  # Characters. [published: NIST SP 800-63B-4, 3.1.1.2: at least 15 where nothing else is asked, 8 with a second factor;
   # our own: between them, with guessing slowed down]
   LEAST = 10
+  SAYS = "At least #{LEAST} characters: a few words that nobody puts together"
   # What is tried first. [from memory]
   COMMON = /\A(?:pass ?word|qwertz?|qwerty|letmein|welcome|grittle|(.)\1+|(?:0?123456789?0?)+)\d*\z/i
   # A password is compared also where there is no account, so that the time tells nothing.
@@ -21,6 +22,8 @@ class Account < ApplicationRecord
   has_many :sign_ins, dependent: :restrict_with_exception, inverse_of: :account
 
   scope :open, -> { where(closed_at: nil) }
+  # Of the demo: they are gone into with one press.
+  scope :weak, -> { where(demo: true, password_digest: nil) }
 
   # @return [Boolean] whether one person works alone on this machine: nobody was ever given an account
   def self.alone? = !exists?
@@ -71,7 +74,7 @@ class Account < ApplicationRecord
   end
 
   # @return [Boolean] whether the account could be entered without knowing anything
-  def weak? = closed_at.nil? && password_digest.nil?
+  def weak? = demo && password_digest.nil?
 
   def self.checked_login(login)
     login = login.to_s.strip

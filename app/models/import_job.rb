@@ -3,7 +3,6 @@
 # A file on its way in, and how far it has come: checked, then waiting for its turn, then taken in as a whole by one of
 # the processes. What was begun by one that is gone, which left nothing behind, is begun again by another.
 class ImportJob < ApplicationRecord
-  STATES = %w[checked queued running done failed cancelled].freeze
   # Seconds after which a process that gives no sign is gone; it gives one so often. [our own]
   GONE_AFTER = 15
   SIGN_EVERY = 0.5
@@ -19,23 +18,20 @@ class ImportJob < ApplicationRecord
     where(state: "queued").or(where(state: "running", beat_at: ...(now - GONE_AFTER)))
   end
 
-  # @return [Boolean] whether this process has it and no other
-  def claimed?(now = Time.now.utc)
+  # For this process and no other.
+  # @return [ImportJob, nil] nil where another was first
+  def claim(now = Time.now.utc)
     taken = self.class.waiting(now).where(id: id).update_all(
       ["state = 'running', beat_at = ?, tries = tries + 1, done = 0", now]
     )
-    reload
-    taken == 1
+    reload if taken == 1
   end
 
   # A sign of life, and how far it has come.
-  # @return [Boolean] whether it goes on: nobody has cancelled it
-  def goes_on?(done)
-    self.class.where(id: id, state: "running").update_all(done: done, beat_at: Time.now.utc)
-    self.class.where(id: id, cancel_at: nil).exists?
-  end
+  def report(done) = self.class.where(id: id, state: "running").update_all(done: done, beat_at: Time.now.utc)
 
-  def over? = %w[done failed cancelled].include?(state)
+  # @return [Boolean] whether somebody has cancelled it while it ran; asked for anew
+  def cancelled? = self.class.where(id: id).where.not(cancel_at: nil).exists?
 
   # @raise [Grittle::InvalidInput] when it is over already
   def cancel

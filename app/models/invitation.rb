@@ -6,6 +6,7 @@ require "securerandom"
 # A link by which one person becomes a member, once, within some days. Of the link only a digest is kept.
 class Invitation < ApplicationRecord
   HOLDS = 14 * 24 * 3600 # seconds [our own]
+  # At once, in a fieldbook. [our own]
   MOST_OPEN = 50
 
   belongs_to :fieldbook

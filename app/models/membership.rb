@@ -30,12 +30,13 @@ class Membership < ApplicationRecord
     end
   end
 
-  # What they wrote stays theirs.
+  # What they wrote stays theirs; links that they gave out are open no more.
   # @raise [Grittle::InvalidInput]
   def leave
     fieldbook.with_lock do
       refuse_last
       revise(reload.lock_version, removed_at: Time.now.utc)
+      Invitation.standing.where(fieldbook: fieldbook, by: account).update_all(withdrawn_at: Time.now.utc)
     end
   end
 

@@ -41,9 +41,15 @@ class Observer < ApplicationRecord
     self.class.mentions.each do |table, column|
       self.class.connection.update("UPDATE #{table} SET #{column} = #{person.id} WHERE #{column} = #{id}")
     end
-    Revision.create!(record_type: "Observer", record_id: person.id, was: { "name" => name }, changed_at: Time.now.utc,
-                     by: Acting.person)
+    person.called_before(name)
     destroy!
+  end
+
+  # What was kept of the earlier name is looked at anew, and the person is found by the one they have now.
+  def called_before(name)
+    Revision.create!(record_type: "Observer", record_id: id, was: { "name" => name }, changed_at: Time.now.utc,
+                     by: Acting.person)
+    Profile.kept.where(textured_by_id: id).find_each(&:keep_terms)
   end
 
   # @return [Array<Array<String>>] every table and column that names a person, as the database says
@@ -58,8 +64,7 @@ class Observer < ApplicationRecord
   def rename(name)
     before = self.name
     update!(name: self.class.required_text(:name, name, "person")[0, LONGEST])
-    Revision.create!(record_type: "Observer", record_id: id, was: { "name" => before }, changed_at: Time.now.utc,
-                     by: Acting.person)
+    called_before(before)
   rescue ActiveRecord::RecordNotUnique
     raise Grittle::InvalidInput,
           [Grittle::Problem.new(pointer: "/name", sentence: "Somebody else of this fieldbook is called so.")]

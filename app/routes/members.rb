@@ -8,7 +8,7 @@ module Routes
     def self.registered(app)
       app.post "/api/fieldbooks" do
         made = ::Fieldbook.make(input[:name], Acting.account)
-        answer({ id: made.id, name: made.name, role: "lead" }, 201)
+        answer(S.fieldbook(made, "lead"), 201)
       end
 
       app.patch "/api/fieldbook" do
@@ -70,22 +70,21 @@ module Routes
       app.post("/api/invitations/look") { answer(S.invited(invited)) }
 
       app.post "/api/invitations/accept" do
-        account = Acting.account
-        next answer(id: invited.accept(account).fieldbook_id) if account
+        next answer(id: invited.accept(Acting.account).fieldbook_id) if Acting.account
 
-        found = nil
+        made = nil
         ActiveRecord::Base.transaction do
           made = Account.make(**input.slice(:name, :login, :password))
-          found = [invited.accept(made), made]
+          invited.accept(made)
         end
-        env["grittle.sign_in"], token = ::SignIn.begin(found.last, device: env["HTTP_USER_AGENT"])
-        headers "set-cookie" => SignInCookie.new(env).write(token)
-        answer({ id: found.first.fieldbook_id }, 201)
+        sign_in(made)
+        answer({ id: invited.fieldbook_id }, 201)
       end
     end
 
     FIRST_YOURS = "Make your own account first: whoever is invited has to know by whom."
-    GONE = "This invitation is not open any more: it was used, withdrawn, or is older than 14 days. Ask for another."
+    GONE = "This invitation is not open any more: it was used, withdrawn, or is older than " \
+           "#{Invitation::HOLDS / 86_400} days. Ask for another."
 
     # What a path or a body speaks of.
     module Asked

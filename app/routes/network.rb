@@ -19,7 +19,7 @@ module Routes
 
     # @return [Hash] schema Network
     def self.standing(alone)
-      { open: Reach.lan?, alone: alone, command: COMMAND, weak: Account.open.select(&:weak?).map(&:name),
+      { open: Reach.lan?, alone: alone, command: COMMAND, weak: Account.open.weak.map(&:name),
         addresses: Reach.lan.map { |one| address(one) },
         authority: Reach.lan? ? authority : nil }
     end
@@ -28,7 +28,8 @@ module Routes
     def self.address(host)
       url = "https://#{host}:#{ENV.fetch('GRITTLE_TLS_PORT')}/"
       svg = RQRCode::QRCode.new(url, level: :m).as_svg(use_path: true, module_size: 8, offset: 16, fill: "ffffff")
-      { url: url, plain: "http://#{host}:#{ENV.fetch('PORT')}/", qr: "data:image/svg+xml;base64,#{Base64.strict_encode64(svg)}" }
+      { url: url, plain: "http://#{host}:#{ENV.fetch('PORT')}/",
+        qr: "data:image/svg+xml;base64,#{Base64.strict_encode64(svg)}" }
     end
 
     def self.authority

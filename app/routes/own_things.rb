@@ -13,6 +13,7 @@ module Routes
       app.before("/api/photos") { own_photo! if write? }
       app.before("/api/deletions") { own_deletion! if write? }
       app.before("/api/horizons/:id") { own_choice! if write? }
+      ["/api/samples/:id", "/api/samples/:id/place"].each { |pattern| app.before(pattern) { own_sample! if write? } }
       app.before("/api/hands/:id/*") { own_hand! if write? }
       app.helpers Whose
     end
@@ -22,12 +23,16 @@ module Routes
       def write? = WRITES.include?(request.request_method) && !Acting.person.nil?
       def lead? = Acting.role == "lead"
 
-      def own_reading!
-        own!(fieldbook.on_bench.find(params[:id])) if params[:id].match?(/\A\d+\z/)
-      end
+      def own_reading! = own!(fieldbook.on_bench.find(params[:id].to_i))
 
       def own_photo!
-        own!(fieldbook.on_bench.find(params["of_id"])) if params["of"] == "reading"
+        own!(fieldbook.on_bench.find(params["of_id"].to_i)) if params["of"] == "reading"
+      end
+
+      # A palmful is named and placed by who textured it.
+      def own_sample!
+        readings = fieldbook.samples.find(params[:id].to_i).readings.to_a
+        own!(readings.first) unless readings.empty? || lead? || readings.any? { |one| one.of?(Acting.person) }
       end
 
       def own!(reading)
@@ -40,8 +45,10 @@ module Routes
       def own_deletion!
         return if lead? || !request.post?
 
-        ids = Contents.new(Deletion.find_in(fieldbook, input[:of], input[:of_id])).ids[:readings]
-        refuse Problem.new(403, OTHERS) unless Reading.where(id: ids).all? { |one| one.of?(Acting.person) }
+        record = Deletion.find_in(fieldbook, input[:of], input[:of_id])
+        readings = Contents.new(record).ids[:readings]
+        readings |= [record.of_id] if record.is_a?(Photo) && record.of == "reading"
+        refuse Problem.new(403, OTHERS) unless Reading.where(id: readings).all? { |one| one.of?(Acting.person) }
       end
 
       def own_choice!

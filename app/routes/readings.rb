@@ -30,7 +30,8 @@ module Routes
       app.get "/api/readings/:id" do
         stamp = Stamp.reading(params[:id].to_i)
         if stamp
-          answer_kept(["reading", params[:id].to_i], stamp.join(" of ")) { shown }
+          # Whether it is theirs stands in it, so each person has an answer of their own.
+          answer_kept(["reading", params[:id].to_i, Acting.person&.id], stamp.join(" of ")) { shown }
         else
           reading
         end

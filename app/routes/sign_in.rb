@@ -10,18 +10,14 @@ module Routes
       app.get("/api/session") { answer_session_now }
 
       app.post "/api/session" do
-        wait = FailedSignIn.wait(input[:login], asked_from)
-        too_often(wait) if wait
-        account = Account.with(input[:login], input[:password])
-        unless account
-          FailedSignIn.note(input[:login], asked_from)
-          refuse Problem.new(422, WRONG)
-        end
-        FailedSignIn.forgive(input[:login])
-        sign_in(account)
+        sign_in(known(input[:login], input[:password]) || refuse(Problem.new(422, WRONG)))
+        answer_session_now
       end
 
-      app.post("/api/session/demo") { sign_in(Account.open.where(demo: true).find(input[:account_id])) }
+      app.post "/api/session/demo" do
+        sign_in(Account.open.weak.find(input[:account_id]))
+        answer_session_now
+      end
 
       app.delete "/api/session" do
         env["grittle.sign_in"]&.end_now
@@ -36,18 +32,14 @@ module Routes
     def self.accounts(app)
       app.post "/api/accounts/first" do
         known = !Reach.network? || Rack::Utils.secure_compare(Reach.first_word, input[:word].to_s.strip)
-        unless known
-          word = Grittle::Problem.new(pointer: "/word", sentence: "That is not the word in #{Reach::FIRST_WORD_IN}.")
-          raise Grittle::InvalidInput, [word]
-        end
-        sign_in(Account.make_first(**input.slice(:name, :login, :password)), 201)
+        wrong(:word, "That is not the word in #{Reach::FIRST_WORD_IN}.") unless known
+        sign_in(Account.make_first(**input.slice(:name, :login, :password)))
+        answer_session_now(201)
       end
 
       app.put "/api/account/password" do
-        account = Acting.account || halt(404)
-        right = account.weak? || Account.with(account.login, input[:old])
-        raise Grittle::InvalidInput, [wrong_old] unless right
-
+        account = Acting.account || refuse(Problem.new(422, "You work alone, without an account."))
+        wrong(:old, "That is not your password.") unless account.weak? || known(account.login, input[:old])
         account.change_password(input[:password], keep: env["grittle.sign_in"])
         answer_session_now
       end
@@ -66,24 +58,35 @@ module Routes
       def asked_from = Reach.address(env)
       def own_sign_ins = ::SignIn.standing.where(account: Acting.account).order(seen_at: :desc)
 
+      # Whose password it is; wrong ones are counted, and after many of them the next waits.
+      # @return [Account, nil]
+      def known(login, password)
+        wait = FailedSignIn.wait(login, asked_from)
+        too_often(wait) if wait
+        Account.with(login, password).tap do |found|
+          found ? FailedSignIn.forgive(login) : FailedSignIn.note(login, asked_from)
+        end
+      end
+
       def too_often(wait)
         headers "retry-after" => wait.to_s
         refuse Problem.new(429, "Too many wrong passwords. Try again in #{(wait / 60.0).ceil} min.")
       end
 
-      def wrong_old = Grittle::Problem.new(pointer: "/old", sentence: "That is not your password.")
+      def wrong(field, sentence)
+        raise Grittle::InvalidInput, [Grittle::Problem.new(pointer: "/#{field}", sentence: sentence)]
+      end
 
-      def sign_in(account, status = 200)
+      # In this browser, from now on.
+      def sign_in(account)
         here&.end_now
         env["grittle.sign_in"], token = ::SignIn.begin(account, device: env["HTTP_USER_AGENT"])
         headers "set-cookie" => SignInCookie.new(env).write(token)
-        answer_session_now(status)
       end
 
       # Of the fieldbook that the address names, else the first of them.
       def answer_session_now(status = 200)
-        alone = here.nil? && !Reach.network? && Account.alone?
-        answer(S.session(here&.account, alone: alone, asked: env["grittle.fieldbook"]), status)
+        answer(S.session(here&.account, alone: here.nil? && Reach.alone?, asked: env["grittle.fieldbook"]), status)
       end
     end
   end

@@ -4,17 +4,17 @@
 module AccountSerializer
   module_function
 
-  # @param account [Account, nil]
+  # @param account [Account, nil] nil where nobody is signed in
   # @param alone [Boolean] whether one person works on this machine without accounts
   # @param asked [Integer, nil] the fieldbook that the address names
   # @return [Hash] schema Session
   def session(account, alone:, asked: nil)
-    open = alone ? Fieldbook.standing.order(:id).map { |book| { id: book.id, name: book.name, role: "lead" } } : []
     memberships = account ? memberships(account) : []
-    open = memberships.map { |one| fieldbook(one) } if account
+    open = memberships.map { |one| fieldbook(one.fieldbook, one.role) }
+    open = Fieldbook.standing.order(:id).map { |book| fieldbook(book, "lead") } if alone
     { alone: alone, account: account && own(account), fieldbooks: open,
       fieldbook: current(open, memberships, asked),
-      first_account: first_account, demo: account ? [] : demo }
+      first_account: first_account, password_says: Account::SAYS, demo: account ? [] : demo }
   end
 
   # @return [Hash] schema SignIn
@@ -65,7 +65,9 @@ module AccountSerializer
     account.memberships.joins(:fieldbook).merge(Fieldbook.standing).preload(:fieldbook, :observer).to_a
   end
 
-  def fieldbook(one) = { id: one.fieldbook_id, name: one.fieldbook.name, role: one.role }
+  def fieldbook(book, role)
+    { id: book.id, name: book.name, role: role, writes: Membership.enough?(role, "surveyor"), leads: role == "lead" }
+  end
 
   def current(open, memberships, asked)
     found = asked ? open.find { |one| one[:id] == asked } : open.first
@@ -81,7 +83,7 @@ module AccountSerializer
   end
 
   def demo
-    Account.open.where(demo: true, password_digest: nil).order(:id).preload(memberships: :observer).map do |one|
+    Account.open.weak.order(:id).preload(memberships: :observer).map do |one|
       { id: one.id, name: one.name, role: one.memberships.first&.role || "reader" }
     end
   end
@@ -93,5 +95,5 @@ module AccountSerializer
   end
 
   def invitations(fieldbook) = fieldbook.invitations.standing.order(:id).map { |one| invitation(one) }
-  private_class_method :own, :memberships, :fieldbook, :current, :first_account, :demo, :member, :invitations
+  private_class_method :own, :memberships, :current, :first_account, :demo, :member, :invitations
 end

@@ -73,7 +73,7 @@ module ReadingSerializer
       method_name: reading.field_method.name,
       textured_by: reading.textured_by&.name,
       recorded_by: reading.recorded_by&.name,
-      people: [reading.begun_by_id, reading.textured_by_id, reading.recorded_by_id].compact.uniq,
+      yours: reading.of?(Acting.person),
       started_at: reading.started_at.iso8601
     }
   end

@@ -90,9 +90,8 @@ module Accounts
 end
 
 in_one_sentence do
-  Database.connect
-  Database.migrate
+  Prepare.run(demo: false)
   Accounts.run(ARGV)
-rescue Prepare::Refused, Database::NewerThanCode => e
+rescue Prepare::Refused => e
   raise Stop, e.message
 end

@@ -43,15 +43,15 @@ class Certificates
     @now = now
   end
 
-  # Makes or renews what is missing, old, or of another network.
-  # @return [Boolean] whether it was, so that the certificate is another now
-  def renewed?
+  # Makes what is missing, about to end, or of another network.
+  # @return [String, nil] path of the certificate where it is another now
+  def renew
     FileUtils.mkdir_p(@dir, mode: 0o700)
     make_authority unless authority_holds?
-    return false if holds?
+    return if holds?
 
     make_certificate
-    true
+    certificate_path
   end
 
   # @return [String] paths

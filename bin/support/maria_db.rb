@@ -203,8 +203,11 @@ class MariaDb
       CREATE DATABASE IF NOT EXISTS #{database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
       CREATE USER IF NOT EXISTS 'grittle'@'127.0.0.1';
       ALTER USER 'grittle'@'127.0.0.1' IDENTIFIED BY '#{settings['password']}';
-      #{[database, "#{database}_restoring", "#{database}_before"].map { |name| "GRANT ALL ON #{name}.* TO 'grittle'@'127.0.0.1';" }.join}
     SQL
+    # The other two are those that a backup is brought back by.
+    sql += ["", "_restoring", "_before"].map do |end_of_name|
+      "GRANT ALL ON #{database}#{end_of_name}.* TO 'grittle'@'127.0.0.1';\n"
+    end.join
     _, status = Open3.capture2e("mariadb", "--no-defaults", "--socket=#{socket}", *admin_user, stdin_data: sql)
     raise Stop, "The database refused its own user. Details: var/#{@name}/server.log" unless status.success?
   end

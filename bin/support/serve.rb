@@ -16,19 +16,9 @@ rescue Prepare::Refused => e
   exit!(ALREADY_SAID)
 end
 
-# The network is not opened while somebody could come in without knowing anything.
-if ENV["GRITTLE_NETWORK"] == "1"
-  weak = Account.open.select(&:weak?)
-  lan = !ENV.fetch("GRITTLE_LAN", "").empty?
-  if weak.any? || (lan && Account.alone?)
-    names = weak.map(&:name).join(", ")
-    why = if weak.any?
-            "#{names}, of the demo, can come in without a password. Set one for each, or close them: " \
-              "bin/account password #{weak.first.login}, bin/account close #{weak.last.login}."
-          else
-            "nobody has an account yet. Make yours first: on the page “Members”, or with bin/account add."
-          end
-    warn "grittle: The network stays shut: #{why}"
+if Reach.network?
+  if Reach.shut
+    warn "grittle: The network stays shut: #{Reach.shut}"
     exit!(ALREADY_SAID)
   end
   warn "grittle: Nobody has an account. The word for the first one lies in #{Reach::FIRST_WORD_IN}." if Account.alone?

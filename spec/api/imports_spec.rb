@@ -34,8 +34,8 @@ RSpec.describe "an import under way", :commits do
     sent = send_in(book, "book.json")
     run(sent)
     job = ImportJob.last
-    expect(job.claimed?).to be true
-    expect(job.claimed?).to be false
+    expect(job.claim).to eq job
+    expect(job.claim).to be_nil
     expect(queue.work).to be_nil # its process gives signs of life
     job.update!(beat_at: (ImportJob::GONE_AFTER + 1).seconds.ago)
     expect(queue.work.state).to eq "done"
@@ -54,9 +54,9 @@ RSpec.describe "an import under way", :commits do
     before, during = Array.new(2) { send_in(book, "book.json") }
     [before, during].each { |sent| run(sent) }
     expect(api_post("/api/imports/#{before['id']}/cancel", {})["state"]).to eq "cancelled"
-    import = Exchange::Import.of(ImportJob.find_by(token: during["id"]).tap(&:claimed?))
+    import = Exchange::Import.of(ImportJob.find_by(token: during["id"]).tap(&:claim))
     api_post("/api/imports/#{during['id']}/cancel", {})
-    import.stop unless import.job.goes_on?(0)
+    import.stop if import.job.cancelled?
     import.take_in
     expect([now(during)["state"], Site.count, FileImport.count]).to eq ["cancelled", 1, 0]
     expect(api_post("/api/imports/#{during['id']}/cancel", {})).to be_refused(422, nil, /over already/)

@@ -17,7 +17,7 @@ RSpec.describe "the way in" do
     let(:dir) { Dir.mktmpdir }
 
     around do |example|
-      made = Certificates.new(dir: dir, addresses: ["192.168.1.20"], names: %w[localhost]).tap(&:renewed?)
+      made = Certificates.new(dir: dir, addresses: ["192.168.1.20"], names: %w[localhost]).tap(&:renew)
       told(GRITTLE_LAN: "192.168.1.20", GRITTLE_HOSTS: "192.168.1.20", GRITTLE_TLS_PORT: "4643",
            GRITTLE_AUTHORITY: made.authority_path) { example.run }
       FileUtils.rm_rf(dir)

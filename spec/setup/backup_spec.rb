@@ -10,15 +10,7 @@ RSpec.describe Backup, :commits do
   let(:path) { File.join(dir, "all.tar.gz") }
   let(:photo) { File.binread(File.expand_path("../../docs/screenshots/triangle.png", __dir__)) }
 
-  before do
-    # What a user of its own may not do, the specs' own database server lets its owner do.
-    grant = "GRANT ALL ON `grittle\\_test%`.* TO 'grittle'@'127.0.0.1'"
-    system("mariadb", "--no-defaults", "--socket=#{socket}", "-uroot", "-e", grant, exception: true) if socket
-  end
-
   after { FileUtils.rm_rf(dir) }
-
-  def socket = @socket ||= Dir[File.expand_path("../../var/test/server.sock", __dir__)].first
 
   def rows
     ActiveRecord::Base.connection.tables.to_h do |name|

@@ -11,7 +11,7 @@ RSpec.describe Certificates do
   let(:leaf) { OpenSSL::X509::Certificate.new(File.read(made.certificate_path)) }
   let(:made) { described_class.new(dir: dir, addresses: ["192.168.1.20"], names: %w[localhost pit.local]) }
 
-  before { made.renewed? }
+  before { made.renew }
   after { FileUtils.rm_rf(dir) }
 
   it "are of this machine's addresses and names, and trusted by who has the authority" do
@@ -41,13 +41,13 @@ RSpec.describe Certificates do
   end
 
   it "stay until they are about to end, or the machine has another address, and are renewed by the same authority" do
-    expect(made.renewed?).to be false
+    expect(made.renew).to be_nil
     authority = File.read(made.authority_path)
     later = described_class.new(dir: dir, addresses: ["192.168.1.20"], names: %w[localhost pit.local],
                                 now: Time.now + ((Certificates::DAYS - Certificates::BEFORE + 1) * Certificates::DAY))
-    expect(later.renewed?).to be true
+    expect(later.renew).to eq made.certificate_path
     moved = described_class.new(dir: dir, addresses: ["10.0.0.7"], names: %w[localhost pit.local])
-    expect(moved.renewed?).to be true
+    expect(moved.renew).to eq made.certificate_path
     expect(File.read(made.authority_path)).to eq authority
   end
 

@@ -183,7 +183,7 @@ RSpec.describe "Several people" do
 
   it "takes a phone in over TLS, by a certificate of the local authority, and textures there" do
     dir = Dir.mktmpdir
-    certificates = Certificates.new(dir: dir, addresses: ["127.0.0.2"], names: ["localhost"]).tap(&:renewed?)
+    certificates = Certificates.new(dir: dir, addresses: ["127.0.0.2"], names: ["localhost"]).tap(&:renew)
     member("Lea", "lead")
     port = OwnServer.free_port
     server = OwnServer.new("GRITTLE_LAN" => "127.0.0.2", "GRITTLE_NETWORK" => "1", "GRITTLE_HOSTS" => "127.0.0.2",

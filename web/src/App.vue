@@ -25,7 +25,10 @@ const known = computed(() => timers.data.value !== undefined || timers.failureCo
 // What was left on this device is sent as who it belongs to, so not before that is known.
 watch(inside, (now, before) => now && !before && sendWhatIsLeft(), { immediate: true })
 // What a role may not do is left out of the pages by their styles.
-watch(session.data, (found) => (document.documentElement.dataset.role = found?.fieldbook?.role ?? ''))
+watch(session.data, (found) => {
+  document.documentElement.toggleAttribute('data-writes', found?.fieldbook?.writes ?? false)
+  document.documentElement.toggleAttribute('data-leads', found?.fieldbook?.leads ?? false)
+})
 const trouble = computed(() => catalogue.error.value ?? session.error.value)
 function again(): void {
   void catalogue.refetch()

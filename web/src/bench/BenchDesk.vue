@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { mainKey } from '@/api'
 import BenchTimer from '@/companions/BenchTimer.vue'
+import { waits } from '@/outbox/outboxes'
 import CautionNote from '@/shared/CautionNote.vue'
 import { useDepths } from '@/shared/useDepths'
 import AssignActions from '@/bench/assign/AssignActions.vue'
@@ -75,11 +76,6 @@ const announced = refDebounced(
   800,
 )
 useTitle(computed(() => `${[title.value, reading.value.profile?.name].filter(Boolean).join(', ')} · Grittle`))
-const waits = computed(
-  () =>
-    `${bench.waiting.value} ${bench.waiting.value === 1 ? 'answer waits' : 'answers wait'}` +
-    ' on this device for the server',
-)
 const STATES = { saved: 'Saved', saving: 'Saving', waiting: '', conflict: 'Changed in another window' }
 
 useBenchKeys((key) => {
@@ -187,7 +183,11 @@ useBenchKeys((key) => {
         <div class="p-4 pt-2 grid gap-1.5 border-t-[1.5px] border-ink">
           <WhatNext v-if="wide && !hidden && bench.step.value !== 'assign'" :most="2" />
           <p role="status" class="text-pencil text-lg leading-tight" data-save-state>
-            {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
+            {{
+              bench.saved.value === 'waiting'
+                ? `${waits(bench.waiting.value)} for the server`
+                : STATES[bench.saved.value]
+            }}
           </p>
           <button v-if="kneaded" type="button" class="button w-full" @click="bench.goTo('ball')">
             Already kneaded: ball
@@ -210,7 +210,11 @@ useBenchKeys((key) => {
         <div class="flex items-center gap-3 pl-1">
           <PeekPanel v-if="!hidden" class="grow" :step="bench.step.value" />
           <p role="status" class="text-pencil text-base leading-tight shrink-0 max-w-[50%]">
-            {{ bench.saved.value === 'waiting' ? waits : STATES[bench.saved.value] }}
+            {{
+              bench.saved.value === 'waiting'
+                ? `${waits(bench.waiting.value)} for the server`
+                : STATES[bench.saved.value]
+            }}
           </p>
         </div>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">

@@ -49,12 +49,12 @@ export function useReading(id: number) {
   )
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
-  const { mayWrite, mine } = useSession()
+  const { mayWrite } = useSession()
   /** Why the reading cannot be changed by who looks at it, or nothing. */
   const foreign = computed(() => {
     if (!reading.value) return ''
     if (!mayWrite.value) return 'You read this fieldbook: nothing in it is changed by you.'
-    if (mine(reading.value.people)) return ''
+    if (reading.value.yours) return ''
     return `This is ${reading.value.textured_by ?? reading.value.recorded_by ?? 'somebody else'}’s reading.`
   })
   const turnedAway = ref(false)

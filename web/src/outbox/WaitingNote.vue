@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { refusals, waitingInAll } from './outboxes'
+import { refusals, waitingInAll, waits } from './outboxes'
 
 // What still waits on this device, and what was refused while nobody looked at its page.
 </script>
 
 <template>
   <p v-if="waitingInAll" role="status" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2 mb-3" data-waiting>
-    {{ waitingInAll }} {{ waitingInAll === 1 ? 'answer waits' : 'answers wait' }} on this device and will be sent to the
-    server by themselves.
+    {{ waits(waitingInAll) }} and will be sent to the server by themselves.
   </p>
   <div
     v-if="refusals.length"

@@ -84,6 +84,10 @@ export const refusals = reactive<{ label: string; sentence: string }[]>([])
 /** Answers that wait on this device, of all records. */
 export const waitingInAll = computed(() => [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, 0))
 
+/** The same in words, of one queue or of all. */
+export const waits = (waiting: number): string =>
+  `${waiting} ${waiting === 1 ? 'answer waits' : 'answers wait'} on this device`
+
 /** The queue of a record, the same for as long as the tab lives, with what other tabs have left of it. */
 export async function openOutbox<T>(record: Record<T>): Promise<Outbox<T>> {
   const known = making.get(record.name)

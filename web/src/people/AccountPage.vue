@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { queryClient, request, type Schemas } from '@/api'
-import { waitingInAll } from '@/outbox/outboxes'
+import { waitingInAll, waits } from '@/outbox/outboxes'
 import PageHead from '@/shared/PageHead.vue'
 import TextField from '@/shared/TextField.vue'
 import { dayAndTime } from '@/shared/dates'
@@ -12,7 +12,7 @@ import { beginAnew, sessionQuery, useSession } from './useSession'
 
 // Who is signed in here, their password, and where else they are signed in.
 type SignIns = Schemas['SignIns']
-const { session } = useSession()
+const { session, passwordSays } = useSession()
 const { data } = useQuery({
   queryKey: ['sign-ins'],
   queryFn: () => request<SignIns>('GET', '/api/account/sign-ins'),
@@ -50,8 +50,7 @@ const leave = () =>
     <main v-if="session?.account" class="px-4 desk:px-6 py-4 grid gap-8 content-start max-w-3xl">
       <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
       <p v-if="waitingInAll" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2">
-        {{ waitingInAll }} {{ waitingInAll === 1 ? 'answer waits' : 'answers wait' }} on this device. Signed out, they
-        go on waiting until you sign in here again.
+        {{ waits(waitingInAll) }}. Signed out, they go on waiting until you sign in here again.
       </p>
       <form class="grid gap-4" novalidate @submit.prevent="change">
         <h2 class="text-2xl border-b-2 border-ink pb-1">
@@ -74,7 +73,7 @@ const leave = () =>
           label="New password"
           type="password"
           autocomplete="new-password"
-          hint="At least 10 characters. Everywhere else you are signed out."
+          :hint="`${passwordSays}. Everywhere else you are signed out.`"
           :error="at('password')"
         />
         <p v-if="general(['old', 'password'])" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">

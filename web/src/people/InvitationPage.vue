@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { request } from '@/api'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
-import TextField from '@/shared/TextField.vue'
 import { dayAndTime } from '@/shared/dates'
 import { useForm } from '@/shared/useForm'
+import AccountFields from './AccountFields.vue'
 import SignInForm from './SignInForm.vue'
 import { beginAnew, useSession } from './useSession'
 
@@ -56,26 +56,7 @@ async function accept(own: Record<string, string> = {}): Promise<void> {
           <button type="button" class="button" @click="known = false">I have no account yet</button>
         </template>
         <form v-else class="grid gap-4" novalidate @submit.prevent="accept(form)">
-          <TextField
-            v-model="form.name"
-            label="Your name, as it stands on readings"
-            autocomplete="name"
-            :error="at('name')"
-          />
-          <TextField
-            v-model="form.login"
-            label="Name or e-mail to sign in with"
-            autocomplete="username"
-            :error="at('login')"
-          />
-          <TextField
-            v-model="form.password"
-            label="Password"
-            type="password"
-            autocomplete="new-password"
-            hint="At least 10 characters: a few words that nobody puts together"
-            :error="at('password')"
-          />
+          <AccountFields v-model="form" :at="at" />
           <p v-if="general(FIELDS)" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">
             {{ general(FIELDS) }}
           </p>

@@ -31,12 +31,16 @@ const says = (role: string) => data.value?.roles.find(({ value }) => value === r
 
 /** An invitation while it is made; its link is shown this once. */
 const inviting = ref<{ role: string; note: string; person: number | null } | null>(null)
-const link = ref('')
+const link = ref<{ address: string; ends_at: string } | null>(null)
 async function invite(): Promise<void> {
   const { role, note, person } = inviting.value!
   await attempt(async () => {
-    const made = await request<{ path: string }>('POST', '/api/invitations', { role, note, person_id: person })
-    link.value = location.origin + made.path
+    const made = await request<Schemas['Invitation'] & { path: string }>('POST', '/api/invitations', {
+      role,
+      note,
+      person_id: person,
+    })
+    link.value = { address: location.origin + made.path, ends_at: made.ends_at }
     inviting.value = null
     await refetch()
   })
@@ -45,7 +49,7 @@ const copied = ref(false)
 /** An address that no other machine reaches. */
 const onlyHere = /^(127\.|localhost|\[::1\])/.test(location.host)
 async function copy(): Promise<void> {
-  await navigator.clipboard.writeText(link.value).catch(() => {})
+  await navigator.clipboard.writeText(link.value!.address).catch(() => {})
   copied.value = true
 }
 /** A name while it is written: of a new person, of one who is renamed, or of the fieldbook. */
@@ -200,13 +204,13 @@ async function takeOver(person: number): Promise<void> {
         <button type="submit" class="button button-main" :disabled="busy">Make the link</button>
       </form>
     </SheetDialog>
-    <SheetDialog v-if="link" open title="Send them this link" @close="((link = ''), (copied = false))">
+    <SheetDialog v-if="link" open title="Send them this link" @close="((link = null), (copied = false))">
       <div class="grid gap-4">
         <p>
-          It lets one person in, once, within 14 days. It is shown now and never again: send it where nobody else reads
-          it.
+          It lets one person in, once, until {{ dayAndTime(link.ends_at) }}. It is shown now and never again: send it
+          where nobody else reads it.
         </p>
-        <output class="block border-2 border-ink bg-leaf p-3 text-base break-all select-all">{{ link }}</output>
+        <output class="block border-2 border-ink bg-leaf p-3 text-base break-all select-all">{{ link.address }}</output>
         <p v-if="onlyHere" class="border-l-8 border-lit-line bg-lit text-lit-ink px-3 py-2">
           This address works on this machine alone.
           <RouterLink class="underline underline-offset-4" to="/network">Open it to phones</RouterLink> first, to invite

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { here, queryClient, type Schemas } from '@/api'
-import { sendNow, waitingInAll } from '@/outbox/outboxes'
+import { sendNow, waitingInAll, waits } from '@/outbox/outboxes'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import SignInForm from './SignInForm.vue'
 import { beginAnew, sessionQuery } from './useSession'
@@ -22,7 +22,7 @@ function enter(found: Schemas['Session']): void {
     <div class="grid gap-4">
       <p>{{ here.signedOut }}</p>
       <p v-if="waitingInAll" role="status" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2">
-        {{ waitingInAll }} {{ waitingInAll === 1 ? 'answer waits' : 'answers wait' }} on this device
+        {{ waits(waitingInAll) }}
         <template v-if="data?.account"> for {{ data.account.name }}</template
         >, and is sent as nobody else's.
       </p>

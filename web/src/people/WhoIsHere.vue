@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useSession } from './useSession'
 
 // At the foot of the fieldbook: as whom one works, and which other fieldbooks are open to them.
-const { session, alone, role } = useSession()
+const { session, alone } = useSession()
 const others = computed(() => session.value?.fieldbooks.filter(({ id }) => id !== session.value?.fieldbook?.id) ?? [])
 </script>
 
@@ -17,7 +17,7 @@ const others = computed(() => session.value?.fieldbooks.filter(({ id }) => id !=
     <p v-else class="flex flex-wrap items-center justify-between gap-x-3">
       <span class="min-w-0"
         ><b class="block truncate">{{ session?.account?.name }}</b
-        ><span class="text-pencil">{{ role }}</span></span
+        ><span class="text-pencil">{{ session?.fieldbook?.role }}</span></span
       >
       <RouterLink class="button button-desk" to="/account">Account</RouterLink>
     </p>

@@ -26,17 +26,14 @@ export const membersQuery = queryOptions({
  */
 export function useSession() {
   const { data } = useQuery(sessionQuery)
-  const role = computed(() => data.value?.fieldbook?.role ?? 'reader')
-  const person = computed(() => data.value?.fieldbook?.person?.id ?? null)
   return {
     session: data,
-    role,
     alone: computed(() => data.value?.alone ?? false),
-    mayWrite: computed(() => role.value !== 'reader'),
-    mayLead: computed(() => role.value === 'lead'),
+    mayWrite: computed(() => data.value?.fieldbook?.writes ?? false),
+    mayLead: computed(() => data.value?.fieldbook?.leads ?? false),
+    /** What a password must be, in the server's words. */
+    passwordSays: computed(() => data.value?.password_says ?? ''),
     personName: computed(() => data.value?.fieldbook?.person?.name ?? ''),
-    /** Whether a reading of these people is one's own. */
-    mine: (people: number[]) => person.value === null || !people.length || people.includes(person.value),
   }
 }
 
