@@ -11,7 +11,7 @@ class Account < ApplicationRecord
   # Characters. [published: NIST SP 800-63B-4, 3.1.1.2: at least 15 where nothing else is asked, 8 with a second factor;
   # our own: between them, with guessing slowed down]
   LEAST = 10
-  SAYS = "At least #{LEAST} characters: a few words that nobody puts together"
+  SAYS = "At least #{LEAST} characters: a few words that nobody puts together".freeze
   # What is tried first. [from memory]
   COMMON = /\A(?:pass ?word|qwertz?|qwerty|letmein|welcome|grittle|(.)\1+|(?:0?123456789?0?)+)\d*\z/i
   # A password is compared also where there is no account, so that the time tells nothing.

@@ -84,7 +84,7 @@ module Routes
 
     FIRST_YOURS = "Make your own account first: whoever is invited has to know by whom."
     GONE = "This invitation is not open any more: it was used, withdrawn, or is older than " \
-           "#{Invitation::HOLDS / 86_400} days. Ask for another."
+           "#{Invitation::HOLDS / 86_400} days. Ask for another.".freeze
 
     # What a path or a body speaks of.
     module Asked

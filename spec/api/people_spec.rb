@@ -148,6 +148,15 @@ RSpec.describe "people" do
       expect(session_now["fieldbook"]["person"]["name"]).to eq "Wren (2)"
     end
 
+    it "is open no more once who gave it out is no member" do
+      second = member("Second", "lead")
+      sign_in(second)
+      word = word_of(api_post("/api/invitations", { role: "reader" }))
+      second.memberships.first.tap { lead }.leave
+      sign_out
+      expect(api_post("/api/invitations/look", { token: word })).to be_refused(404, nil, /not open/)
+    end
+
     it "is open no more once it is withdrawn or old" do
       old = word_of(invite)
       Invitation.update_all(ends_at: 1.second.ago)
@@ -193,11 +202,13 @@ RSpec.describe "people" do
     end
 
     it "are called otherwise everywhere at once" do
-      reading = Reading.make(horizon: profile_with(["A", 0, 20]).horizons.first, textured_by: "Wern")
+      profile = profile_with(["A", 0, 20], textured_by: "Wern")
+      reading = Reading.make(horizon: profile.horizons.first)
       sign_in(lead)
       expect(api_get("/api/readings/#{reading.id}")["textured_by"]).to eq "Wern"
       api_patch("/api/people/#{reading.textured_by_id}", { name: "Wren" })
       expect(api_get("/api/readings/#{reading.id}")["textured_by"]).to eq "Wren"
+      expect(api_get("/api/sites?text=wren")["sites"].size).to eq 1
       taken = api_patch("/api/people/#{reading.textured_by_id}", { name: "Lea" })
       expect(taken).to be_refused(422, "/name", /called so/)
     end

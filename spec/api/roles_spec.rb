@@ -168,6 +168,21 @@ RSpec.describe "who may what" do
       expect(last_response.status).to eq 201
     end
 
+    it "has its photographs and its palmful's name to itself" do
+      sign_in(surveyor)
+      reading = api_post("/api/readings", { label: "By the weir" })
+      sample = Reading.find(reading["id"]).sample
+      picture = File.binread(File.expand_path("../../docs/screenshots/triangle.png", __dir__))
+      photo = Photo.make(Reading.find(reading["id"]), picture)
+      sign_in(member("Second", "surveyor"))
+      change = { version: sample.lock_version, label: "Mine now" }
+      expect(api_patch("/api/samples/#{sample.id}", change)).to be_refused(403, nil, /Sur's reading/)
+      expect(api_post("/api/deletions", { of: "photo", of_id: photo.id })).to be_refused(403, nil, /only a lead/)
+      sign_in(surveyor)
+      api_patch("/api/samples/#{sample.id}", change)
+      expect(last_response.status).to eq 200
+    end
+
     it "of two members at once on one reading lets the first, and gives the second both versions" do
       both = Reading.make(horizon: profile.horizons.first, textured_by: "Sur", recorded_by: "Lea")
       sign_in(surveyor)
