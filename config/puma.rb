@@ -51,10 +51,10 @@ if ENV["GRITTLE_WITH_PARENT"]
   end
 end
 
-# What is on its way to a laboratory is asked after by one of the processes.
-asks = -> { Laboratory::Queue.start unless ENV["GRITTLE_NO_QUEUE"] }
-processes > 1 ? before_worker_boot { |index| asks.call if index.zero? } : after_booted(&asks)
-
-# What is to be imported is taken in by any of them.
-imports = -> { Exchange::ImportQueue.start }
-processes > 1 ? before_worker_boot(&imports) : after_booted(&imports)
+# Beside the requests: one of the processes asks after what is on its way to a laboratory, and each takes in what waits
+# to be imported.
+work = lambda do |index = 0|
+  Laboratory::Queue.start if index.zero? && !ENV["GRITTLE_NO_QUEUE"]
+  Exchange::ImportQueue.start
+end
+processes > 1 ? before_worker_boot(&work) : after_booted { work.call }

@@ -3,6 +3,7 @@
 require "capybara/rspec"
 require_relative "browser"
 require_relative "patient_driver"
+require_relative "eventually"
 
 Capybara.register_driver(:chromium) do |app|
   PatientDriver.new(app, browser: :chrome, options: Browser.options, service: Browser.service)
@@ -113,16 +114,4 @@ RSpec.configure do |config|
     expect(foreign_requests).to be_empty
     Capybara.reset_sessions!
   end
-end
-
-# What another process or thread does in its own time.
-RSpec::Matchers.define :eventually_be do |expected|
-  supports_block_expectations
-  match do |block|
-    Timeout.timeout(Capybara.default_max_wait_time) { Thread.pass until (@found = block.call) == expected }
-    true
-  rescue Timeout::Error
-    false
-  end
-  failure_message { "expected #{expected} in time, but it was #{@found}" }
 end
