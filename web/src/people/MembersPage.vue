@@ -53,10 +53,18 @@ async function copy(): Promise<void> {
   copied.value = true
 }
 /** A name while it is written: of a new person, of one who is renamed, or of the fieldbook. */
-const naming = ref<{ of: 'new' | 'fieldbook' | number; name: string } | null>(null)
-const TITLES = { new: 'Add a person', fieldbook: 'Rename the fieldbook' }
+const naming = ref<{ of: 'new' | 'fieldbook' | 'another' | number; name: string } | null>(null)
+const TITLES = { new: 'Add a person', fieldbook: 'Rename the fieldbook', another: 'Begin a fieldbook' }
+/** Each fieldbook stands below an address of its own. */
+async function begin(name: string): Promise<void> {
+  await attempt(async () => {
+    const made = await request<{ id: number }>('POST', '/api/fieldbooks', { name })
+    location.assign(`/fieldbooks/${made.id}`)
+  })
+}
 async function keepName(): Promise<void> {
   const { of, name } = naming.value!
+  if (of === 'another') return begin(name)
   const path = of === 'new' ? '/api/people' : of === 'fieldbook' ? '/api/fieldbook' : `/api/people/${of}`
   if (await change(of === 'new' ? 'POST' : 'PATCH', path, { name })) naming.value = null
 }
@@ -186,6 +194,28 @@ async function takeOver(person: number): Promise<void> {
             </button>
           </li>
         </ol>
+      </section>
+      <section aria-labelledby="books-title" class="grid gap-1">
+        <div class="flex flex-wrap items-end justify-between gap-2 border-b-2 border-ink pb-1">
+          <h2 id="books-title" class="text-2xl">Fieldbooks</h2>
+          <button type="button" class="button button-desk" @click="naming = { of: 'another', name: '' }">
+            Begin another
+          </button>
+        </div>
+        <p class="text-pencil text-base">Each has members, sites and a bin of its own.</p>
+        <ul class="grid">
+          <li
+            v-for="f in session?.fieldbooks ?? []"
+            :key="f.id"
+            class="flex items-center gap-4 border-b border-rule min-h-14"
+          >
+            <b class="grow min-w-0 truncate">{{ f.name }}</b><span class="text-pencil">{{ f.role }}</span>
+            <span v-if="f.id === session?.fieldbook?.id" class="text-pencil">open here</span>
+            <a v-else class="button button-desk" :href="`/fieldbooks/${f.id}`"
+              >Open<span class="sr-only">: {{ f.name }}</span></a
+            >
+          </li>
+        </ul>
       </section>
     </main>
     <SheetDialog v-if="inviting" open title="Invite somebody" @close="inviting = null">

@@ -10,7 +10,8 @@ const others = computed(() => session.value?.fieldbooks.filter(({ id }) => id !=
 
 <template>
   <div class="pt-2 text-base border-t-[1.5px] border-ink grid gap-1">
-    <nav v-if="others.length" aria-label="Other fieldbooks" class="flex flex-wrap gap-2">
+    <nav v-if="others.length" aria-label="Other fieldbooks" class="flex flex-wrap gap-2 items-center">
+      <span class="text-pencil">Other fieldbooks</span>
       <a v-for="f in others" :key="f.id" class="button button-desk" :href="`/fieldbooks/${f.id}`">{{ f.name }}</a>
     </nav>
     <p v-if="alone" class="text-pencil">Kept on this machine</p>
