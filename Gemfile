@@ -9,6 +9,7 @@ gem "bcrypt", "~> 3.1"
 gem "committee", "~> 5.6"
 gem "css_parser", "~> 1.21" # of prawn-svg; 2 and later want a newer Ruby than Debian 12 has
 gem "ffi", "~> 1.16.3" # 1.17 wants a newer RubyGems than Debian 12 has
+gem "opal", "~> 1.8", require: false # compiles the core for the page
 gem "prawn", "~> 2.5"
 gem "prawn-svg", "~> 0.40"
 gem "prawn-table", "~> 0.2"

@@ -14,6 +14,8 @@ class Page
   # What the build did not make is not the page.
   NOTHING = [404, { "content-type" => "text/plain" }, ["There is no such file.\n"]].freeze
   CATALOGUE = /<meta name="catalogue" content=""/
+  # What the build lays beside a file, by the browser's word for it.
+  PACKED = { "br" => ".br", "gzip" => ".gz" }.freeze
   FOREVER = "public, max-age=31536000, immutable"
 
   def initialize(app, root:)
@@ -30,7 +32,8 @@ class Page
 
     return 200, HEADERS.merge("content-type" => "text/html", "cache-control" => "no-cache"), [index] unless file?(path)
 
-    status, headers, body = compressed?(env, path) ? packed(env, path) : @files.call(env)
+    coding = coding(env, path)
+    status, headers, body = coding ? packed(env, path, coding) : @files.call(env)
     cache = path.start_with?("/assets/") ? FOREVER : "no-cache"
     [status, headers.merge(HEADERS, "cache-control" => cache, "vary" => "accept-encoding"), body]
   end
@@ -44,13 +47,17 @@ class Page
       .sub(CATALOGUE) { %(<meta name="catalogue" content="#{CatalogueSerializer.version}") }
   end
 
-  def compressed?(env, path) = env["HTTP_ACCEPT_ENCODING"].to_s.include?("gzip") && file?("#{path}.gz")
+  # @return [String, nil] how a file is packed for this browser, the tightest first
+  def coding(env, path)
+    taken = env["HTTP_ACCEPT_ENCODING"].to_s.split(/[\s,;]+/)
+    PACKED.keys.find { |coding| taken.include?(coding) && file?("#{path}#{PACKED[coding]}") }
+  end
 
-  def packed(env, path)
-    status, headers, body = @files.call(env.merge("PATH_INFO" => "#{path}.gz"))
+  def packed(env, path, coding)
+    status, headers, body = @files.call(env.merge("PATH_INFO" => "#{path}#{PACKED[coding]}"))
     [
       status,
-      headers.merge("content-type" => Rack::Mime.mime_type(File.extname(path)), "content-encoding" => "gzip"),
+      headers.merge("content-type" => Rack::Mime.mime_type(File.extname(path)), "content-encoding" => coding),
       body
     ]
   end

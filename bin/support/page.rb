@@ -1,13 +1,16 @@
 # frozen_string_literal: true
 
+require_relative "gems"
 require_relative "shell"
 
-# The page: its npm modules, and the build in web/dist.
+# The page: its npm modules, the Ruby that runs in it, and the build in web/dist.
 module PageBuild
   WEB = Place.at("web")
   SOURCES = [*%w[src public].map { |name| File.join(WEB, name) },
              *%w[index.html vite.config.ts package-lock.json].map { |name| File.join(WEB, name) },
              Place.at("api/openapi.yaml")].freeze
+  # Compiled to script by ruby_for_page.rb.
+  RUBY = %w[core/lib device/lib bin/support/ruby_for_page.rb Gemfile.lock].map { |name| Place.at(name) }.freeze
 
   # Without a network npm would go on trying for minutes.
   IMPATIENT = %w[--fetch-retries=1 --fetch-retry-mintimeout=2000 --fetch-retry-maxtimeout=4000].freeze
@@ -27,9 +30,20 @@ module PageBuild
   def ensure_built!
     FileUtils.rm_f(Place.at("var/stamps/page")) unless File.exist?(File.join(WEB, "dist/index.html"))
     Shell.run!("types of the API", "npm", "run", "--silent", "types", dir: WEB) unless types_fresh?
+    ensure_ruby!
     Stamp.unless_same("page", SOURCES) do
       say "building the page"
       Shell.run!("the page", "npm", "run", "--silent", "build", dir: WEB)
+    end
+  end
+
+  # @raise [Stop]
+  def ensure_ruby!
+    FileUtils.rm_f(Place.at("var/stamps/ruby-for-page")) unless File.directory?(File.join(WEB, "src/device/ruby"))
+    Stamp.unless_same("ruby-for-page", RUBY) do
+      say "compiling the core for the page"
+      Shell.run!("the core for the page", "ruby", "-rbundler/setup", Place.at("bin/support/ruby_for_page.rb"),
+                 env: Gems.env)
     end
   end
 

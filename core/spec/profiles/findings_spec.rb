@@ -32,7 +32,7 @@ RSpec.describe Grittle::Profiles::Findings do
   {
     ["ph", { "value" => 6.3, "method" => "kit" }] => /steps of 0.5 is not read to 6.3/,
     ["ph", { "value" => 6.3, "method" => "kit", "step" => "0.25" }] => /steps of 0.25/,
-    ["ph", { "value" => 6.5, "upper" => 7.5, "method" => "kit" }] => /between 6.5 and 7.0/,
+    ["ph", { "value" => 6.5, "upper" => 7.5, "method" => "kit" }] => /between 6.5 and 7\./,
     ["ph", { "value" => 6.5, "upper" => 6, "method" => "kit" }] => /the lower one first/,
     ["ph", { "method" => "kit" }] => "pH is needed.",
     ["ph", { "value" => 15 }] => /0 to 14/,

@@ -36,7 +36,7 @@ module Grittle
         return if pushes.empty?
 
         sorted = pushes.sort
-        (sorted[(sorted.size - 1) / 2] + sorted[sorted.size / 2]) / 2.0
+        (sorted[(sorted.size - 1).div(2)] + sorted[sorted.size.div(2)]) / 2.0
       end
 
       # @return [String] of WORDS

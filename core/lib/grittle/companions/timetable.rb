@@ -88,7 +88,7 @@ module Grittle
       return "#{value.round} min" if value.round < 120
 
       hours, rest = value.round.divmod(60)
-      return "#{hours / 24} days" if hours >= 48 && (hours % 24).zero? && rest.zero?
+      return "#{hours.div(24)} days" if hours >= 48 && (hours % 24).zero? && rest.zero?
 
       ["#{hours} h", ("#{rest} min" if rest.positive?)].compact.join(" ")
     end

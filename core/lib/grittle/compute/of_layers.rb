@@ -5,8 +5,8 @@ module Grittle
     # Water through layers, and what companion tests come to. Each method is a calculation of ALL,
     # or a part of one: what goes in and comes out stands there.
     module OfLayers
-      extend self # rubocop:disable Style/ModuleFunction -- what it includes comes with it
       include Soils
+      extend self # rubocop:disable Style/ModuleFunction -- what it includes comes with it
 
       # Of layers that are no soil of a texture.
       RANKS = { "gravel" => Profiles::Perching::GRAVEL, "compost" => Profiles::Perching::ORGANIC }.freeze

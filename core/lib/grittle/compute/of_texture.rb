@@ -5,8 +5,8 @@ module Grittle
     # What follows from the texture of one soil, or of several one by one. Each method is a calculation of ALL,
     # or a part of one: what goes in and comes out stands there.
     module OfTexture
-      extend self # rubocop:disable Style/ModuleFunction -- what it includes comes with it
       include Soils
+      extend self # rubocop:disable Style/ModuleFunction -- what it includes comes with it
 
       def water(given)
         soil = soil(given)

@@ -45,7 +45,7 @@ module Grittle
         places, of_cell = Evidence::Grid.classes("usda")
         place = places.index(code)
         inside = figure.order.select { |cell| of_cell[cell] == place }
-        inside.empty? ? :none : consequence.category(figure.values[inside[(inside.size - 1) / 2]])
+        inside.empty? ? :none : consequence.category(figure.values[inside[(inside.size - 1).div(2)]])
       end
       private_class_method :middle
 

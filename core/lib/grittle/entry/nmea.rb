@@ -64,7 +64,7 @@ module Grittle
 
       # "4812.5000", "N": degrees stand before the last two digits of the minutes.
       def degrees(text, letter)
-        whole = text.to_f.to_i / 100
+        whole = text.to_f.to_i.div(100)
         size = whole + ((text.to_f - (whole * 100)) / 60)
         %w[S W].include?(letter) ? -size : size
       end

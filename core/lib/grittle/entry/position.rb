@@ -58,7 +58,7 @@ module Grittle
       def self.coordinates(text)
         letters_first = text.match?(/\A[NSEW]/)
         one = letters_first ? /([NSEW])\s*#{COORDINATE}/ : /#{COORDINATE}\s*([NSEW])?/
-        return unless text.match?(/\A(?:#{one}\s*){2}\z/)
+        return unless text.gsub(one, "").strip.empty?
 
         found = text.scan(one).map { |parts| letters_first ? parts.rotate : parts }
         found.map { |parts| [degrees(*parts), axis(parts.last)] } if found.size == 2
@@ -87,8 +87,8 @@ module Grittle
         tenths = (degrees.abs * 36_000).round
         format(
           "%d°%02d'%04.1f\"%s",
-          tenths / 36_000,
-          tenths / 600 % 60,
+          tenths.div(36_000),
+          tenths.div(600) % 60,
           tenths % 600 / 10.0,
           degrees.negative? ? negative : positive
         )

@@ -12,6 +12,8 @@ module Grittle
       FIGURES = Data::EVIDENCE
       # The smallest set of cells that holds this much is drawn.
       REGION = FIGURES["region"]
+      # Shares that differ by less are the same. [our own]
+      SAME = 1e-9
       SETTLED_ONE = FIGURES["settled"]
       SETTLED_LINE = FIGURES["settled_line"]
       # An assigned class that the estimate gives less counts as a class about which nothing is known.
@@ -98,7 +100,7 @@ module Grittle
       # @return [Boolean] whether a cell lies in the region: whether what is likelier than it holds less than 80 %
       def holds?(cell)
         own = shares[cell]
-        shares.sum { |share| share > own ? share : 0.0 } < REGION
+        shares.sum { |share| share > own * (1 + SAME) ? share : 0.0 } < REGION
       end
 
       # @return [Array<Array<Integer>>] the region as runs along sand: clay, sand from, sand to, in percent
@@ -248,12 +250,15 @@ module Grittle
       # @return [Float] share of the triangle, in percent
       def area_percent = (100.0 * runs.sum { |_, from, to| to - from + 1 } / Grid::SIZE).round(1)
 
+      # Cells that hold the same belong together, also where they differ in their last digit, as they do from one
+      # machine's logarithms to another's.
       def least_of_region
         @least_of_region ||= begin
           # What lies under this holds less than a fifth even all together, so only the rest needs to be sorted.
           small = (1 - REGION) / Grid::SIZE
           held = 0.0
-          shares.select { |share| share >= small }.sort.reverse_each.find { |share| (held += share) >= REGION }
+          least = shares.select { |share| share >= small }.sort.reverse_each.find { |share| (held += share) >= REGION }
+          least * (1 - SAME)
         end
       end
 

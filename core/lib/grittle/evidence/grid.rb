@@ -32,7 +32,7 @@ module Grittle
       def self.slots(system, axis)
         @slots[[system, axis.name]] ||= begin
           codes, class_of = classes(system)
-          along = axis.places.last > 300 ? places(axis).map { |place| (place + 5) / 10 * 10 } : places(axis)
+          along = axis.places.last > 300 ? places(axis).map { |place| (place + 5).div(10) * 10 } : places(axis)
           pairs = PLACES.map { |at| [class_of[at], along[at]] }
           order = pairs.uniq.sort
           numbers = order.each_with_index.to_h

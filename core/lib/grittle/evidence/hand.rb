@@ -82,7 +82,7 @@ module Grittle
       def coarse(axis, wider) = @bells[[axis.name, wider, 2]] ||= made(shift(axis), sd(axis) * wider, 2)
 
       def made(shift, spread, step)
-        last = 100 / step
+        last = 100.div(step)
         (0..100).map do |percent|
           about = (percent + shift) / step.to_f
           reach = REACH * spread / step

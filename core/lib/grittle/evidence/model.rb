@@ -89,7 +89,7 @@ module Grittle
 
       def choice(leads, scale)
         Choice.new(
-          leads: leads.transform_values { |axis, *rest| [AXES.fetch(axis), *rest].freeze }.freeze,
+          leads: leads.transform_values { |lead| [AXES.fetch(lead.first), *lead.drop(1)].freeze }.freeze,
           scale: scale
         )
       end

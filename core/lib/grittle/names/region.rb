@@ -48,7 +48,7 @@ module Grittle
 
     # @return [Composition] the middle: what a drawing takes its grain from. No estimate of any sample.
     def middle
-      @middle ||= Composition.new(sand: cells.sum { |cell| cell / STEP } / cells.size.to_f,
+      @middle ||= Composition.new(sand: cells.sum { |cell| cell.div(STEP) } / cells.size.to_f,
                                   clay: cells.sum { |cell| cell % STEP } / cells.size.to_f)
     end
 

@@ -61,7 +61,8 @@ module Grittle
       stem = position ? code[0...-1] : code
       grades = { "VF" => "very_fine", "F" => "fine", "CO" => "coarse" }
       found = grades.filter_map do |letters, grade|
-        [stem.sub(/(?<=\AL)?#{letters}(?=S|L)/, ""), grade] if stem.match?(/\AL?#{letters}(?:S|L)/)
+        # LFS is loamy fine sand: the grade stands before the last letter.
+        [stem.sub(/#{letters}(?=S|L)/, ""), grade] if stem.delete_prefix("L").match?(/^#{letters}(?:S|L)/)
       end
       [[stem.downcase, { position: position }.compact], *found.map do |plain, grade|
         [plain.downcase, { sand_grade: grade, position: position }.compact]

@@ -97,7 +97,7 @@ module Grittle
       # The median.
       def usual(thicknesses)
         sorted = thicknesses.sort
-        (sorted[(sorted.size - 1) / 2] + sorted[sorted.size / 2]) / 2.0 if sorted.any?
+        (sorted[(sorted.size - 1).div(2)] + sorted[sorted.size.div(2)]) / 2.0 if sorted.any?
       end
 
       # All readings of one sample are one pair.

@@ -173,15 +173,18 @@ hint: "What the kit says"),
           if high && high <= low
         return unless kept["method"] == "kit"
 
-        step = (kept["step"] || KIT_STEP).to_r
-        off = { "value" => low, "upper" => high }.compact.find { |_, value| (value.to_r.round(3) % step).positive? }
-        refuse(off.first, "A colour kit with steps of #{step.to_f} is not read to #{off.last}.") if off
-        refuse("upper", "Between two colours of the card is between #{low} and #{(low + step.to_f).round(2)}.") \
-          if high && (high - low - step.to_f).abs > 0.001
+        step = (kept["step"] || KIT_STEP).to_f
+        off = { "value" => low, "upper" => high }.compact.find { |_, value| between_steps?(value / step) }
+        said = ->(number) { Units.plain(number.round(2)) }
+        refuse(off.first, "A colour kit with steps of #{said[step]} is not read to #{said[off.last]}.") if off
+        refuse("upper", "Between two colours of the card is between #{said[low]} and #{said[low + step]}.") \
+          if high && (high - low - step).abs > 0.001
       end
 
+      def between_steps?(steps) = (steps - steps.round).abs > 0.001
+
       def refuse(field, sentence) = raise(InvalidInput, [Problem.new(pointer: "/#{field}", sentence: sentence)])
-      private_class_method :say_ph, :say_fizz, :check, :check_ph, :refuse
+      private_class_method :say_ph, :say_fizz, :check, :check_ph, :between_steps?, :refuse
     end
   end
 end

@@ -23,9 +23,9 @@ module Grittle
       sine = Math.sin(angle)
       square = Math.cos(angle)**2
       if freedom.even?
-        sine * series(1.0, (1..).step(2), freedom / 2, square)
+        sine * series(1.0, (1..).step(2), freedom.div(2), square)
       else
-        tail = freedom == 1 ? 0.0 : sine * series(Math.cos(angle), (2..).step(2), (freedom - 1) / 2, square)
+        tail = freedom == 1 ? 0.0 : sine * series(Math.cos(angle), (2..).step(2), (freedom - 1).div(2), square)
         2 / Math::PI * (angle + tail)
       end
     end

@@ -3,18 +3,20 @@
 module Grittle
   # Lengths are kept in mm; people may enter and read them in mm, cm or inches.
   module Units
-    # Millimetres in one unit, as exact rationals, with the decimals a ruler in that unit is read to.
+    # Millimetres in one unit, with the decimals a ruler in that unit is read to.
     # The inch is 25.4 mm exactly [published: international inch, 1959].
     LENGTHS = {
-      "mm" => { mm: Rational(1), decimals: 0 },
-      "cm" => { mm: Rational(10), decimals: 1 },
-      "in" => { mm: Rational(254, 10), decimals: 2 }
+      "mm" => { mm: 1.0, decimals: 0 },
+      "cm" => { mm: 10.0, decimals: 1 },
+      "in" => { mm: 25.4, decimals: 2 }
     }.freeze
+    # Far finer than anybody writes a length in mm.
+    DECIMALS = 9
 
     # @param value [Numeric] a length in +unit+
-    # @return [Float] mm
+    # @return [Float] mm, the decimal number that was meant: 1.97 in are 50.038 mm
     # @raise [UnknownName] when the unit is none of LENGTHS
-    def self.to_mm(value, unit) = (value.rationalize(Rational(1, 1_000_000)) * fetch(unit)[:mm]).to_f
+    def self.to_mm(value, unit) = (value * fetch(unit)[:mm]).round(DECIMALS)
 
     # @return [Float] the length in +unit+
     def self.from_mm(millimetres, unit) = (millimetres / fetch(unit)[:mm]).to_f
@@ -27,7 +29,8 @@ module Grittle
       value = from_mm(millimetres, unit)
       return value.round(1).to_s.delete_suffix(".0") if unit == "mm" || value.zero?
 
-      format("%.#{fetch(unit)[:decimals]}f", value)
+      decimals = fetch(unit)[:decimals]
+      format("%.#{decimals}f", value.round(decimals))
     end
 
     # @param number [Object] as somebody gave it

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+# What is done at a desk, before and after the pit: files and receivers, practice, single calculations.
+
+require_relative "entry/columns"
+require_relative "entry/nmea"
+require_relative "evidence/simulator"
+require_relative "practice/calibration"
+require_relative "practice/words"
+require_relative "practice/hand_bias"
+require_relative "practice/agreement"
+require_relative "practice/credits"
+require_relative "practice/miss"
+require_relative "practice/next_sample"
+require_relative "practice/scored"
+require_relative "practice/session_order"
+require_relative "practice/charts"
+require_relative "practice/survey_map"
+require_relative "practice/teacher_word"
+require_relative "practice/learnt"
+require_relative "practice/taught_hand"
+require_relative "compute/given"
+require_relative "compute/soils"
+require_relative "compute/of_texture"
+require_relative "compute/of_layers"
+require_relative "compute/of_hands"
+require_relative "compute/calculations"

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+# What of Ruby's own the page's script needs: numbers, texts, lists, times; no files, no processes.
+
+::Object.require "opal/base"
+::Object.require "opal/mini"
+::Object.require "corelib/math"
+::Object.require "corelib/complex/base"
+::Object.require "corelib/rational/base"
+::Object.require "corelib/rational"
+::Object.require "corelib/time"
+::Object.require "corelib/struct"
+::Object.require "corelib/set"
+::Object.require "corelib/unsupported"
+::Object.require "corelib/random"
+::Object.require "corelib/random/mersenne_twister"
+::Object.require "as_ruby_does"

@@ -1,0 +1,26 @@
+import './ruby/pit.js'
+
+/** Ruby's own values in script: a hash is a Map, nil an object of its own; symbols are texts. */
+type Ruby = { nil: unknown; Device: Record<string, (...args: unknown[]) => unknown> }
+const ruby = (globalThis as unknown as { Opal: Ruby }).Opal
+
+function toRuby(value: unknown): unknown {
+  if (value === null || value === undefined) return ruby.nil
+  if (Array.isArray(value)) return value.map(toRuby)
+  if (typeof value !== 'object') return value
+  return new Map(Object.entries(value).map(([name, part]) => [name, toRuby(part)]))
+}
+
+function fromRuby(value: unknown): unknown {
+  if (value === ruby.nil) return null
+  if (Array.isArray(value)) return value.map(fromRuby)
+  if (value instanceof Map) return Object.fromEntries([...value].map(([name, part]) => [name, fromRuby(part)]))
+  // Texts that are objects, as Ruby makes them where something is said of one.
+  return value instanceof String || value instanceof Number ? value.valueOf() : value
+}
+
+/** Calls a method of device/lib/device.rb with plain values. */
+export const call = (name: string, args: unknown[]): unknown => fromRuby(ruby.Device[`$${name}`]!(...args.map(toRuby)))
+
+/** The rest of the core, which a pit does not need. */
+export const withDesk = async (): Promise<void> => void (await import('./ruby/desk.js'))
