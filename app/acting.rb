@@ -5,7 +5,9 @@
 module Acting
   # +account+ is nil for who works alone on a machine without accounts; +namesakes+ are names, in small letters, of an
   # import whose people are others than those of the fieldbook, each with its person once there is one.
-  State = Struct.new(:account, :fieldbook, :person, :role, :namesakes, keyword_init: true)
+  # +key+ is the word of the write that is under way, a UUID of version 7, and +made+ how many records it has made;
+  # +at+ is when it was given, where that was on a device without signal.
+  State = Struct.new(:account, :fieldbook, :person, :role, :namesakes, :key, :made, :at, keyword_init: true)
   NOBODY = State.new.freeze
   PLACE = :grittle_acting
 
@@ -33,6 +35,22 @@ module Acting
 
   # @return [Hash{String=>Observer, nil}]
   def namesakes = state.namesakes || {}
+
+  # @yield while a write is under way
+  # @param key [String] any word; only those that are UUIDs of version 7 name what is made
+  def writing(key, &)
+    as(State.new(**state.to_h, key: (key if key.match?(Uid::FORM)), made: 0), &)
+  end
+
+  # @return [String, nil] what the next record is called that this write makes; nil outside of one
+  def next_uid
+    return unless state.key
+
+    Uid.after(state.key, state.made).tap { state.made += 1 }
+  end
+
+  # @return [Time] when what is done was given
+  def now = state.at || Time.now.utc
 
   # @param other [Observer, nil] who writes where nobody is signed in
   # @return [Observer, nil] for a trace

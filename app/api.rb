@@ -174,11 +174,9 @@ class Api < Sinatra::Base
 
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)
-      sentence =
-        "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
       yours = request.delete? ? {} : changes
       kept = record.is_a?(Reading) ? { current: ReadingSerializer.call(record) } : standing(record, yours)
-      Problem.new(409, sentence, **kept, yours: yours)
+      Problem.new(409, Problem::STALE, **kept, yours: yours)
     end
   end
 

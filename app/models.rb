@@ -5,6 +5,7 @@ require "active_record"
 require_relative "../core/lib/grittle"
 
 require_relative "files"
+require_relative "uid"
 require_relative "acting"
 require_relative "plain_text"
 require_relative "recent"

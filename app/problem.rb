@@ -21,6 +21,9 @@ class Problem
     507 => "No room"
   }.freeze
 
+  # Of a change on an earlier version.
+  STALE = "This was changed in another window or by somebody else. Your change is not saved yet: see both and choose."
+
   attr_reader :status
 
   # @param status [Integer] HTTP status

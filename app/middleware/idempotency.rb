@@ -45,7 +45,7 @@ class Idempotency
     ActiveRecord::Base.transaction(requires_new: true) do
       likely = likely_outcome(env)
       KeptResponse.lay(idempotency_key: key, request_digest: digest(env), created_at: Time.now.utc, **likely)
-      response = @app.call(env)
+      response = Acting.writing(key) { @app.call(env) }
       raise ActiveRecord::Rollback unless (200..299).cover?(response.first)
 
       outcome = outcome(env, response)

@@ -4,6 +4,9 @@
 class ApplicationRecord < ActiveRecord::Base
   self.abstract_class = true
 
+  # What a device made without signal keeps the name it has there.
+  before_create { self.uid ||= Acting.next_uid if has_attribute?(:uid) }
+
   # Raised when a change was made on another version than the one that is kept.
   class Stale < StandardError
     attr_reader :record

@@ -13,7 +13,9 @@ require_relative "place"
 # Run by bin/support/page.rb with the gems at hand.
 module RubyForPage
   OUT = Place.at("web/src/device/ruby")
-  PATHS = [Place.at("device/lib"), Place.at("core/lib")].freeze
+  PATHS = %w[device/lib core/lib app].map { |name| Place.at(name) }.freeze
+  # What the server's files ask for and the page has otherwise.
+  OTHERWISE = %w[json].freeze
   # A wrong number of arguments is found natively, and no text is changed in place.
   OPTIONS = { arity_check: false, dynamic_require_severity: :error }.freeze
 
@@ -31,7 +33,7 @@ module RubyForPage
   # @param having [Array<String>] what another script brings
   # @return [Opal::Builder]
   def builder(having: [])
-    Opal::Builder.new(compiler_options: OPTIONS, prerequired: having).tap { |made| made.append_paths(*PATHS) }
+    Opal::Builder.new(compiler_options: OPTIONS, prerequired: having, stubs: OTHERWISE).tap { |made| made.append_paths(*PATHS) }
   end
 
   def write

@@ -88,6 +88,9 @@ module Enumerable
 end
 
 class Number
+  # Never a fraction of whole numbers.
+  def **(other) = `Math.pow(self, other)`
+
   # Half away from zero, as near as the number itself says.
   def round(digits = 0, **)
     %x{

@@ -1,5 +1,57 @@
 # frozen_string_literal: true
 
+require "device/language"
+require "device/tables"
+require "device/relation"
+require "device/records"
+require "acting"
+require "uid"
+require "recent"
+require "models/application_record"
+require "models/describable"
+require "models/methodical"
+require "models/deletable"
+require "models/class_columns"
+require "device/on_device"
+require "models/own_hand"
+require "models/site"
+require "models/profile"
+require "models/horizon"
+require "models/layer_change"
+require "models/layers"
+require "models/sample"
+require "models/finding"
+require "models/companion_test"
+require "models/companion_place"
+require "models/timers"
+require "models/laboratory_result"
+require "models/assessor_table"
+require "models/answer"
+require "models/ribbon"
+require "models/assignment"
+require "models/reported_class"
+require "models/reading"
+require "models/revision"
+require "models/work"
+require "models/named_thing"
+require "problem"
+require "serializers/companion_serializer"
+require "serializers/description_serializer"
+require "serializers/profile_serializer"
+require "serializers/reading_serializer"
+require "serializers/side_by_side_serializer"
+require "serializers/standing_serializer"
+require "serializers/work_serializer"
+require "device/api"
+require "routes/assessor_tables"
+require "routes/catalogue"
+require "routes/companions"
+require "routes/descriptions"
+require "routes/fieldbook"
+require "routes/interpretation"
+require "routes/readings"
+require "device/rooms"
+
 # What the page asks of Ruby. It is plain hashes on both sides; web/src/device/ruby.ts turns them into script's own.
 module Device
   # @param observations [Hash{String=>Object}]
@@ -14,4 +66,45 @@ module Device
   rescue Grittle::InvalidInput => e
     { "refused" => e.problems.map { |problem| { "pointer" => problem.pointer, "sentence" => problem.sentence } } }
   end
+
+  # @param columns [Hash{String=>Array}] by table: name, type and default of each column
+  # @param rows [Hash{String=>Array<Hash>}] by table
+  # @return [nil]
+  def self.load(columns, rows)
+    Tables.describe(columns)
+    Tables.load(rows)
+    nil
+  end
+
+  # @param asked [Hash{String=>Object}] "method", "path", "query", "body", "key" (a UUID of version 7) and "person", the
+  #   number of who is signed in
+  # @return [Hash{String=>Object}, nil] "status", "body" and "changes", rows by table and number; nil where only the
+  #   server answers
+  def self.request(asked)
+    said, changes = Tables.together { acting(asked) { answer(asked) } }
+    said && { "status" => said[0], "body" => said[1], "changes" => changes }
+  rescue Grittle::InvalidInput => e
+    refused(Problem.of(e))
+  rescue ApplicationRecord::Stale => e
+    refused(Problem.new(409, Problem::STALE,
+                        **standing(e.record, asked), yours: (asked["body"] || {}).except("version")))
+  rescue ActiveRecord::RecordNotFound
+    nil
+  end
+
+  def self.answer(asked) = Api.call(asked["method"], asked["path"], asked["query"] || {}, asked["body"])
+
+  def self.acting(asked, &block)
+    person = asked["person"] && Observer.find_by(id: asked["person"])
+    Acting.as(Acting::State.new(fieldbook: Fieldbook.first, person: person)) { Acting.writing(asked["key"] || "", &block) }
+  end
+
+  def self.refused(problem) = { "status" => problem.status, "body" => problem.to_h, "changes" => [] }
+
+  def self.standing(record, asked)
+    return { current: ReadingSerializer.call(record) } if record.is_a?(Reading)
+
+    { standing: StandingSerializer.call(record, (asked["body"] || {}).except("version").keys) }
+  end
+  private_class_method :answer, :acting, :refused, :standing
 end

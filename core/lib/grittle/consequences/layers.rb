@@ -156,7 +156,8 @@ module Grittle
         sums = Array.new(DRAWS, 0.0)
         @draws.zip(factors) { |values, factor| values.each_with_index { |value, at| sums[at] += value * factor } }
         sums.sort!
-        points = POINTS.map { |point| sums[(point * sums.size).ceil - 1] }
+        # To nine decimals, so that a half is one whatever order a machine adds in.
+        points = POINTS.map { |point| sums[(point * sums.size).ceil - 1].round(9) }
         Sum.new(mean: @means.zip(factors).sum(0.0) { |mean, factor| mean * factor }, p10: points[0], p50: points[1],
                 p90: points[2])
       end

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+# A fieldbook as a device keeps it: rows of what a pit needs, without the bin and without sessions, whose truth is
+# nobody's to see.
+class Mirror
+  # Profiles that a device keeps at most: those that were worked on last. [our own]
+  MOST = 300
+
+  # @param fieldbook [Fieldbook]
+  def initialize(fieldbook)
+    @fieldbook = fieldbook
+  end
+
+  # @return [Hash] of each table the columns, and the rows as lists in the order of the columns
+  def to_h
+    tables = rows
+    { columns: tables.transform_values { |found| columns(found.klass) },
+      rows: tables.transform_values { |found| packed(found) },
+      profiles: @profiles.size, left_out: @fieldbook.profiles.count - @profiles.size }
+  end
+
+  private
+
+  # @return [Hash{String=>ActiveRecord::Relation}]
+  def rows
+    @profiles = @fieldbook.profiles.order(touched_at: :desc).limit(MOST).ids
+    horizons = Horizon.kept.where(profile_id: @profiles)
+    samples = standing_samples(horizons)
+    { **of_book, "profiles" => Profile.where(id: @profiles), "horizons" => horizons,
+      "reported_classes" => ReportedClass.where(horizon_id: horizons.ids),
+      "layer_changes" => LayerChange.standing.where(profile_id: @profiles), **of_samples(samples), **of_sheets }
+  end
+
+  def of_book
+    people = @fieldbook.observers
+    { "fieldbooks" => Fieldbook.where(id: @fieldbook.id), "observers" => people, "sites" => @fieldbook.sites,
+      "own_hands" => OwnHand.where(observer_id: people.ids), "photos" => @fieldbook.photos.standing,
+      "assessor_tables" => @fieldbook.assessor_tables, "revisions" => Revision.none }
+  end
+
+  def of_samples(samples)
+    readings = Reading.kept.where(sample_id: samples.ids)
+    of_readings = { "answers" => Answer, "ribbons" => Ribbon, "assignments" => Assignment }
+    { "samples" => samples, "readings" => readings, "findings" => Finding.standing.where(sample_id: samples.ids),
+      "laboratory_results" => LaboratoryResult.where(sample_id: samples.ids),
+      **of_readings.transform_values { |model| model.where(reading_id: readings.ids) } }
+  end
+
+  def of_sheets
+    tests = @fieldbook.companion_tests.running.or(@fieldbook.companion_tests.where(profile_id: @profiles))
+    { "companion_tests" => tests, "companion_places" => CompanionPlace.where(companion_test_id: tests.ids) }
+  end
+
+  # Of these profiles, those that quick readings were made of, and those on sheets that run.
+  def standing_samples(horizons)
+    all = @fieldbook.samples
+    ids = all.where(profile_id: @profiles).or(all.where(horizon_id: horizons.ids))
+             .or(all.where(profile_id: nil, horizon_id: nil)).ids
+    Sample.where(id: ids)
+  end
+
+  # @return [Array<Array>] name, kind and default of each
+  def columns(model)
+    kept(model).map { |column| [column.name, column.type.to_s, plain(model.column_defaults[column.name])] }
+  end
+
+  # Pictures do not lie among the rows.
+  def kept(model) = model.columns.reject { |column| column.type == :binary }
+
+  # @return [Array<Array>] values in the order of the columns
+  def packed(found)
+    names = kept(found.klass).map { |column| found.klass.arel_table[column.name] }
+    found.pluck(*names).map { |row| row.map { |value| plain(value) } }
+  end
+
+  def plain(value)
+    case value
+    when Time then value.utc.iso8601(6)
+    when BigDecimal then ProfileSerializer.plain(value)
+    else value
+    end
+  end
+end
