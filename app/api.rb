@@ -18,6 +18,8 @@ require_relative "reach"
 require_relative "sign_in_cookie"
 require_relative "needs"
 require_relative "trouble"
+require_relative "mirror"
+require_relative "delivery"
 require_relative "serializers/account_serializer"
 require_relative "serializers/companion_serializer"
 require_relative "serializers/catalogue_serializer"
@@ -50,6 +52,7 @@ require_relative "routes/assessor_tables"
 require_relative "routes/bin"
 require_relative "routes/catalogue"
 require_relative "routes/descriptions"
+require_relative "routes/device"
 require_relative "routes/exchange"
 require_relative "routes/fieldbook"
 require_relative "routes/companions"
@@ -116,6 +119,7 @@ class Api < Sinatra::Base
   register Routes::Catalogue
   register Routes::Companions
   register Routes::Descriptions
+  register Routes::Device
   register Routes::Exchange
   register Routes::Fieldbook
   register Routes::Interpretation

@@ -22,10 +22,13 @@ class Access
     return state.response(env) if state.is_a?(Problem)
 
     refusal = (other(env) unless needed == "nobody") || refuse(state, needed, env)
-    refusal ? refusal.response(env) : Acting.as(state) { @app.call(env) }
+    refusal ? refusal.response(env) : Acting.as(at(state, env)) { @app.call(env) }
   end
 
   private
+
+  # When it was given, where that was before it was sent.
+  def at(state, env) = env["grittle.at"] ? Acting::State.new(**state.to_h, at: env["grittle.at"]) : state
 
   # @return [Acting::State, Problem]
   def state(env, needed)

@@ -6,9 +6,9 @@ require "digest"
 # again gets the same answer and makes no second record, and a write that failed or was cut off leaves nothing behind.
 class Idempotency
   WRITES = %w[POST PUT PATCH DELETE].freeze
-  # These keep nothing.
+  # These keep nothing, or each of their parts has a word of its own.
   FREE = %w[/api/assessments /api/compositions /api/comparisons /api/halvings /api/ribbon-measurements /api/positions
-            /api/positions/here].freeze
+            /api/positions/here /api/deliveries].freeze
   # Of these neither a password nor a cookie is laid by, nor a digest that could be guessed from.
   SECRET = %w[/api/session /api/session/demo /api/accounts/first /api/account/password /api/invitations
               /api/invitations/look /api/invitations/accept].freeze

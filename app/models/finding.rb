@@ -20,7 +20,7 @@ class Finding < ApplicationRecord
       sample: sample,
       test: test,
       value: read,
-      seen_at: seen_at ? Time.iso8601(seen_at) : Time.now.utc,
+      seen_at: seen_at ? Time.iso8601(seen_at) : Acting.now,
       recorded_by: Acting.writer(sample.profile&.recorded_by)
     )
   rescue ArgumentError

@@ -44,7 +44,7 @@ class Reading < ApplicationRecord
       sample: sample,
       rules_version: Grittle::RULES_VERSION,
       step: step || STEPS.keys.first,
-      started_at: Time.now.utc
+      started_at: Acting.now
     }
     new(**begun, **method, **people).tap do |reading|
       reading.own_hand = reading.textured_by&.own_hand
@@ -246,14 +246,21 @@ class Reading < ApplicationRecord
   # version the second is told, and what was loaded in that version still holds. All that one change adds has one time.
   def write(version)
     transaction do
-      @now = Time.now.utc.round(6)
+      now = Time.now.utc.round(6)
       raise Stale, reload unless lock_version == version &&
-                                 altered?({ lock_version: version + 1, updated_at: @now }, lock_version: version)
+                                 altered?({ lock_version: version + 1, updated_at: now }, lock_version: version)
 
+      @now = moment
       yield
       update_columns(changes.transform_values(&:last)) if changed?
     end
     @records = nil
+  end
+
+  # When what is done was given; never before what stands already, whatever a device's clock says.
+  def moment
+    last = events.last&.fetch("at")
+    [Acting.now.round(6), (last + 1e-6 if last)].compact.max
   end
 
   # Keeps what the core says has happened. What is only added is laid behind what was read; what changes earlier rows is

@@ -38,7 +38,8 @@ module Routes
       end
 
       app.post "/api/photos" do
-        owner = fieldbook.owners(params["of"]).find(params["of_id"])
+        of = params["of_id"]
+        owner = fieldbook.owners(params["of"]).find(of.match?(Uid::FORM) ? Delivery.number(of).to_i : of)
         photo = PICTURES.pass { Photo.make(owner, request.body.read, **named(params)) }
         answer DescriptionSerializer.photo(photo), 201
       end
