@@ -51,6 +51,7 @@ require "routes/fieldbook"
 require "routes/interpretation"
 require "routes/readings"
 require "device/rooms"
+require "device/preview"
 
 # What the page asks of Ruby. It is plain hashes on both sides; web/src/device/ruby.ts turns them into script's own.
 module Device

@@ -108,10 +108,12 @@ RSpec.configure do |config|
   ensure
     queue.kill
   end
-  # Whatever a spec does, the console stays clean and nothing leaves the machine.
+  # Whatever a spec does, the console stays clean, nothing leaves the machine, and both cores agree.
   config.after(:each, type: :system) do
     expect(console_errors).to be_empty
     expect(foreign_requests).to be_empty
+    # What the core said beside the page is what the server said.
+    expect(page.evaluate_script("globalThis.grittleDifferences || []")).to be_empty
     Capybara.reset_sessions!
   end
 end

@@ -5,6 +5,7 @@ import type { Outbox, SaveState, Write } from '@/outbox/outbox'
 import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
 import { usePhotoQueue } from '@/bench/ribbon/usePhotoQueue'
 import { useSession } from '@/people/useSession'
+import { usePreview } from './usePreview'
 
 export type RibbonEntry = {
   length: number
@@ -49,6 +50,7 @@ export function useReading(id: number) {
   )
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
+  usePreview(id, reading, outbox)
   const { mayWrite } = useSession()
   /** Why the reading cannot be changed by who looks at it, or nothing. */
   const foreign = computed(() => {

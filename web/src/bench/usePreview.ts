@@ -1,0 +1,65 @@
+import { watch, type ComputedRef, type ShallowRef } from 'vue'
+import { queryClient, readingQuery, type Reading } from '@/api'
+import { ask } from '@/device/device'
+import { note } from '@/device/differences'
+import type { Outbox, Write } from '@/outbox/outbox'
+
+type Preview = Pick<Reading, 'assessment' | 'ruler' | 'ended_at'>
+
+/**
+ * The core beside the page says at once what follows from answers that are on their way: the keys first, then the
+ * estimate. The server says it again when it has them, and its word stands.
+ */
+export function usePreview(
+  id: number,
+  reading: ComputedRef<Reading | undefined>,
+  outbox: ShallowRef<Outbox<Reading> | undefined>,
+): void {
+  const { queryKey } = readingQuery(id)
+  let said: { version: number; assessment: Reading['assessment'] } | undefined
+
+  const waiting = (): Write[] => outbox.value?.queue.value ?? []
+  const name = (writes: Write[]): string => writes.map(({ key }) => key).join(' ')
+
+  async function show(base: Reading, writes: Write[], evidence: 'none' | 'full'): Promise<boolean> {
+    const plain = writes.map(({ method, path, body }) => ({ method, path, body: { ...body } }))
+    const found = await ask<Preview | null>('preview', JSON.parse(JSON.stringify(base)), plain, evidence)
+    // Something else was pressed meanwhile, or the server was quicker.
+    if (!found || name(waiting()) !== name(writes) || reading.value?.version !== base.version) return false
+    const versions = writes.filter(({ version }) => version !== null).length
+    if (evidence === 'none') said = { version: base.version + versions, assessment: found.assessment }
+    queryClient.setQueryData<Reading>(queryKey, (now) => {
+      if (!now) return now
+      const before = found.assessment.evidence ?? now.assessment.evidence
+      return { ...now, ...found, assessment: { ...found.assessment, evidence: before }, previewed: true }
+    })
+    return true
+  }
+
+  // What the server said last: the writes that wait are laid over it.
+  let plain: Reading | undefined
+  watch(
+    () => [name(waiting()), reading.value?.version] as const,
+    async () => {
+      const writes = [...waiting()]
+      if (!writes.length || !plain) return
+      try {
+        if (await show(plain, writes, 'none')) await show(plain, writes, 'full')
+      } catch {
+        // Without the core the page waits for the server, as it always can.
+      }
+    },
+  )
+
+  watch(
+    reading,
+    (now) => {
+      if (!now || now.previewed) return
+      plain = now
+      if (now.version !== said?.version) return
+      note(said.assessment, now.assessment, `reading ${id}, version ${now.version}`)
+      said = undefined
+    },
+    { immediate: true, flush: 'sync' },
+  )
+}
