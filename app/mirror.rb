@@ -7,8 +7,12 @@ class Mirror
   MOST = 300
 
   # @param fieldbook [Fieldbook]
-  def initialize(fieldbook)
+  # @param profile [Profile, nil] whose rows alone are asked for
+  # @param reading [Reading, nil] of no profile, whose rows alone are asked for
+  def initialize(fieldbook, profile: nil, reading: nil)
     @fieldbook = fieldbook
+    @profile = profile
+    @reading = reading
   end
 
   # @return [Hash] of each table the columns, and the rows as lists in the order of the columns
@@ -16,14 +20,16 @@ class Mirror
     tables = rows
     { columns: tables.transform_values { |found| columns(found.klass) },
       rows: tables.transform_values { |found| packed(found) },
-      profiles: @profiles.size, left_out: @fieldbook.profiles.count - @profiles.size }
+      profiles: @profiles.size, left_out: part? ? 0 : @fieldbook.profiles.count - @profiles.size }
   end
 
   private
 
+  def part? = !(@profile || @reading).nil?
+
   # @return [Hash{String=>ActiveRecord::Relation}]
   def rows
-    @profiles = @fieldbook.profiles.order(touched_at: :desc).limit(MOST).ids
+    @profiles = part? ? [@profile&.id].compact : @fieldbook.profiles.order(touched_at: :desc).limit(MOST).ids
     horizons = Horizon.kept.where(profile_id: @profiles)
     samples = standing_samples(horizons)
     { **of_book, "profiles" => Profile.where(id: @profiles), "horizons" => horizons,
@@ -33,7 +39,8 @@ class Mirror
 
   def of_book
     people = @fieldbook.observers
-    { "fieldbooks" => Fieldbook.where(id: @fieldbook.id), "observers" => people, "sites" => @fieldbook.sites,
+    { "fieldbooks" => Fieldbook.where(id: @fieldbook.id), "observers" => people,
+      "sites" => part? ? @fieldbook.sites.where(id: @profile&.site_id) : @fieldbook.sites,
       "own_hands" => OwnHand.where(observer_id: people.ids), "photos" => @fieldbook.photos.standing,
       "assessor_tables" => @fieldbook.assessor_tables, "revisions" => Revision.none }
   end
@@ -47,16 +54,19 @@ class Mirror
   end
 
   def of_sheets
-    tests = @fieldbook.companion_tests.running.or(@fieldbook.companion_tests.where(profile_id: @profiles))
+    running = part? ? @fieldbook.companion_tests.none : @fieldbook.companion_tests.running
+    tests = running.or(@fieldbook.companion_tests.where(profile_id: @profiles))
     { "companion_tests" => tests, "companion_places" => CompanionPlace.where(companion_test_id: tests.ids) }
   end
 
   # Of these profiles, those that quick readings were made of, and those on sheets that run.
   def standing_samples(horizons)
+    return Sample.where(id: @reading.sample_id) if @reading
+
     all = @fieldbook.samples
-    ids = all.where(profile_id: @profiles).or(all.where(horizon_id: horizons.ids))
-             .or(all.where(profile_id: nil, horizon_id: nil)).ids
-    Sample.where(id: ids)
+    found = all.where(profile_id: @profiles).or(all.where(horizon_id: horizons.ids))
+    found = found.or(all.where(profile_id: nil, horizon_id: nil)) unless part?
+    Sample.where(id: found.ids)
   end
 
   # @return [Array<Array>] name, kind and default of each

@@ -4,7 +4,11 @@ module Routes
   # A fieldbook as a device keeps it, and what the device brings back.
   module Device
     def self.registered(app)
-      app.get("/api/mirror") { answer Mirror.new(fieldbook).to_h }
+      app.get "/api/mirror" do
+        profile = params["profile"] && fieldbook.profiles.find(params["profile"])
+        reading = params["reading"] && fieldbook.readings.find(params["reading"])
+        answer Mirror.new(fieldbook, profile: profile, reading: reading).to_h
+      end
 
       app.post "/api/deliveries" do
         delivery = Delivery.new(env, device: input[:device], clock: time_of(input[:clock]))

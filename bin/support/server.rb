@@ -55,6 +55,8 @@ class Server
 
   # With all that it has begun, as a power cut ends it.
   def kill
+    return unless @pid
+
     Process.kill("KILL", -@pid)
     Process.wait(@pid)
     @pid = nil

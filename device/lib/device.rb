@@ -70,10 +70,18 @@ module Device
 
   # @param columns [Hash{String=>Array}] by table: name, type and default of each column
   # @param rows [Hash{String=>Array<Hash>}] by table
+  # @param first [Integer] what the next record is numbered that is made here
   # @return [nil]
-  def self.load(columns, rows)
+  def self.load(columns, rows, first = Tables::FIRST_OWN)
     Tables.describe(columns)
-    Tables.load(rows)
+    Tables.load(rows, first)
+    nil
+  end
+
+  # @param rows [Array<Array>] table, number and row of what the server has changed meanwhile
+  # @return [nil]
+  def self.lay(rows)
+    rows.each { |table, id, row| Tables.write(table, id, row) }
     nil
   end
 
@@ -93,7 +101,19 @@ module Device
     nil
   end
 
-  def self.answer(asked) = Api.call(asked["method"], asked["path"], asked["query"] || {}, asked["body"])
+  def self.answer(asked) = Api.call(asked["method"], asked["path"], *on_what_stands(asked))
+
+  # What is only added to a reading is added to it as it stands here, as the server does with what a device brings.
+  def self.on_what_stands(asked)
+    query = asked["query"] || {}
+    body = asked["body"]
+    id = asked["path"][%r{^/api/readings/(\d+)}, 1]
+    version = id && Reading.find_by(id: id.to_i)&.lock_version
+    return [query, body] unless version
+
+    query = query.merge("version" => version.to_s) if query.key?("version")
+    [query, body&.key?("version") ? body.merge("version" => version) : body]
+  end
 
   def self.acting(asked, &block)
     person = asked["person"] && Observer.find_by(id: asked["person"])
@@ -107,5 +127,5 @@ module Device
 
     { standing: StandingSerializer.call(record, (asked["body"] || {}).except("version").keys) }
   end
-  private_class_method :answer, :acting, :refused, :standing
+  private_class_method :answer, :on_what_stands, :acting, :refused, :standing
 end

@@ -3,6 +3,7 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { queryClient } from './api/queries'
 import { loadCoreLater } from './device/device'
+import { keepPage } from './device/page'
 import { router } from './router'
 import { applyTheme } from './shared/useTheme'
 import './style/app.css'
@@ -10,3 +11,4 @@ import './style/app.css'
 applyTheme()
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')
 loadCoreLater()
+keepPage()

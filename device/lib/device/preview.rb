@@ -33,7 +33,9 @@ module Device
 
     def record
       method = Grittle::FieldMethod.new(**@reading["method"])
-      Grittle::Record.new([*said, *moistened, *pushed, *kept].map { |event| { "at" => 0 }.merge(event) }, method: method)
+      Grittle::Record.new([*said, *moistened, *pushed, *kept].map do |event|
+        { "at" => 0 }.merge(event)
+      end, method: method)
     end
 
     def said
@@ -76,7 +78,9 @@ module Device
 
     def ribbon(record, body)
       made = record.ribbon(entered: body["length"], unit: body["unit"], **body.slice(*RIBBON).compact)
-      record.with(made.map { |event| event["kind"] == "ribbon" ? event.merge("id" => -record.events.size) : event }, at: 1)
+      record.with(made.map do |event|
+        event["kind"] == "ribbon" ? event.merge("id" => -record.events.size) : event
+      end, at: 1)
     end
   end
 

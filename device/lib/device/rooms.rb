@@ -20,14 +20,13 @@ class Work
   end
 end
 
-# The server's rooms that are open on this device.
+# The server's rooms that are open on this device; what it does otherwise stands before them.
 module Device
-  [Routes::AssessorTables, Routes::Catalogue, Routes::Companions, Routes::Descriptions, Routes::Fieldbook,
-   Routes::Interpretation, Routes::Readings].each { |room| Api.register(room) }
-
-  # What the server does otherwise.
   Api.post("/api/photos") do
     owner = fieldbook.owners(params["of"]).find(params["of_id"])
     answer DescriptionSerializer.photo(Photo.make(owner, input, name: params["name"], token: params["token"])), 201
   end
+
+  [Routes::AssessorTables, Routes::Catalogue, Routes::Companions, Routes::Descriptions, Routes::Fieldbook,
+   Routes::Interpretation, Routes::Readings].each { |room| Api.register(room) }
 end

@@ -23,11 +23,12 @@ module Device
       end
 
       # @param rows [Hash{String=>Array<Hash{String=>Object}>}] by table; they take the place of what was there
-      def load(rows)
+      # @param first [Integer] the number of the next row that is made here
+      def load(rows, first)
         @rows = {}
         @records = {}
         @indexes = {}
-        @next = FIRST_OWN
+        @next = first
         rows.each do |table, all|
           @rows[table] = all.to_h { |row| [row["id"], row] }
           all.each { |row| @next = row["id"] + 1 if row["id"] >= @next }

@@ -1,4 +1,6 @@
+import { v7 } from 'uuid'
 import type { components } from './schema'
+import { askDevice, device, renew, served as withNumbers } from '@/device/device'
 import { here, served } from './here'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
@@ -30,11 +32,19 @@ export const mainKey = (reading: Reading): MainKey => reading.assessment.keys[0]
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
-/** A word of this write's own, so that a retry makes no second record. */
-export const newKey = (): string => crypto.randomUUID()
+/** A word of this write's own, so that a retry makes no second record; what it makes is named from it. */
+export const newKey = (): string => v7()
+
+/** What the page cannot begin without, kept from when it was answered last. */
+const KEPT = /^\/api\/(session|catalogue|triangles)(?=$|\?)/
+const keptName = (path: string): string | undefined => {
+  const [, name] = KEPT.exec(path) ?? []
+  return name && `grittle.kept.${name}`
+}
 
 /**
- * One request to the API.
+ * One request to the API. Without an answer of the server's the device answers from what lies on it, and keeps writes
+ * until the server takes them.
  * @throws {ApiProblem} when the server refuses it
  * @throws {Unreachable} when there is no answer
  */
@@ -45,6 +55,55 @@ export async function request<T>(
   key: string = newKey(),
   /** The key of a set or a session that is asked with. */ as?: string,
 ): Promise<T> {
+  const asked = withNumbers(path)
+  const given = body === undefined ? undefined : (JSON.parse(withNumbers(JSON.stringify(body))) as object)
+  // What waits here is not known there yet.
+  const first = !as && device.leads() ? await fromDevice<T>(method, asked, given, key) : undefined
+  if (first) return first.body
+  try {
+    const found = await fromServer<T>(method, asked, given, key, as)
+    device.alone.value = false
+    if (method !== 'GET') renew(found)
+    const name = method === 'GET' && keptName(path)
+    if (name) localStorage.setItem(name, JSON.stringify(found))
+    return found
+  } catch (error) {
+    if (!(error instanceof Unreachable)) throw error
+    device.alone.value = true
+    const usual = method === 'GET' && keptName(path)
+    const kept = usual && localStorage.getItem(usual)
+    if (kept) return JSON.parse(kept) as T
+    const found = as ? undefined : await fromDevice<T>(method, asked, given, key)
+    if (found) return found.body
+    throw error
+  }
+}
+
+async function fromDevice<T>(
+  method: Method,
+  path: string,
+  body: object | undefined,
+  key: string,
+  file?: Blob,
+): Promise<{ body: T } | undefined> {
+  const given = (body as Record<string, unknown> | undefined) ?? null
+  const asked = { method, path, body: given, key, label: '', ...(file ? { file } : {}) }
+  const found = await askDevice(asked).catch((error: Error) => void console.info(error.message))
+  if (!found) return undefined
+  if (found.status >= 400) throw new ApiProblem(found.body as ProblemBody)
+  return { body: found.body as T }
+}
+
+// Seconds after which a network that gives no answer is none. [our own]
+const PATIENCE = 12
+
+async function fromServer<T>(
+  method: Method,
+  path: string,
+  body: object | undefined,
+  key: string,
+  as?: string,
+): Promise<T> {
   const headers: Record<string, string> = { ...asked(), ...(as ? { 'Grittle-Key': as } : {}) }
   if (method !== 'GET') headers['Idempotency-Key'] = key
   if (body !== undefined) headers['Content-Type'] = 'application/json'
@@ -54,6 +113,7 @@ export async function request<T>(
       method,
       headers,
       body: body === undefined ? undefined : JSON.stringify(body),
+      ...(device.state.book ? { signal: AbortSignal.timeout(PATIENCE * 1000) } : {}),
     })
   } catch {
     throw new Unreachable()
@@ -63,11 +123,35 @@ export async function request<T>(
 }
 
 /**
- * Sends a file as it is.
+ * Sends a file as it is; without an answer of the server's a photograph is kept by the device.
  * @throws {ApiProblem} when the server refuses it
  * @throws {Unreachable} when there is no answer
  */
 export async function sendFile<T>(path: string, file: Blob, key: string = newKey()): Promise<T> {
+  const asked = withNumbers(path)
+  const first = device.leads() ? await pictureOnDevice<T>(asked, file, key) : undefined
+  if (first) return first.body
+  try {
+    const found = await fileToServer<T>(asked, file, key)
+    renew(null)
+    return found
+  } catch (error) {
+    const found = error instanceof Unreachable ? await pictureOnDevice<T>(asked, file, key) : undefined
+    if (found) return found.body
+    throw error
+  }
+}
+
+async function pictureOnDevice<T>(path: string, file: Blob, key: string): Promise<{ body: T } | undefined> {
+  if (!path.startsWith('/api/photos')) return undefined
+  const picture = await createImageBitmap(file).catch(() => undefined)
+  if (!picture) return undefined
+  const { width, height } = picture
+  picture.close()
+  return fromDevice<T>('POST', path, { width, height, bytes: file.size, media_type: file.type }, key, file)
+}
+
+async function fileToServer<T>(path: string, file: Blob, key: string): Promise<T> {
   const headers = { ...asked(), 'Idempotency-Key': key, 'Content-Type': 'application/octet-stream' }
   for (let tries = 1; ; tries += 1) {
     let response: Response

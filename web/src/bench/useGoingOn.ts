@@ -84,12 +84,12 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   }
 
   // After the answer that it asked for the key decides where to: to what it asks next, or to the class where it is at
-  // its end. Without the server's word for it, along the path. What else is noted at the step leads nowhere.
+  // its end. Without anybody's word for it, along the path. What else is noted at the step leads nowhere.
   const leaving = ref<string>()
   function goOnFrom(step: string, answered: string): void {
     if (mainKey(reading.value).next_question === answered) leaving.value = step
   }
-  watch(bench.saved, (saved) => {
+  watch(bench.answered, (saved) => {
     if (!leaving.value || saved === 'saving') return
     const from = leaving.value
     leaving.value = undefined

@@ -1,3 +1,7 @@
+import { computed, reactive, ref } from 'vue'
+import { v7 } from 'uuid'
+import { BASE, here } from '@/api/here'
+import type { Answer, Asked as Request, Place, State } from './keeper'
 import type { Answered, Asked } from './worker'
 
 let worker: Worker | undefined
@@ -41,3 +45,134 @@ export function loadCoreLater(): void {
   if (document.readyState === 'complete') begin()
   else addEventListener('load', begin, { once: true })
 }
+
+/** This device, as it is called beside its events; it says nothing of whose it is. */
+const DEVICE = 'grittle.device'
+function deviceName(): string {
+  const known = localStorage.getItem(DEVICE) ?? v7()
+  localStorage.setItem(DEVICE, known)
+  return known
+}
+
+let place: Place | undefined
+const state = reactive<State>({ book: null, waiting: [], sending: false, numbers: [] })
+const numbers = computed(() => new Map(state.numbers))
+const alone = ref(false)
+
+/** What lies on this device of the fieldbook at hand. */
+export const device = {
+  state,
+  /** Whether the server gave no answer when it was asked last. */
+  alone,
+  /** Writes that the server has not yet. */
+  waiting: computed(() => state.waiting.length),
+  refused: computed(() => state.waiting.find(({ refused }) => refused)),
+  /** Whether what is asked goes to the device first: what waits here is not known there yet. */
+  leads: (): boolean => state.waiting.length > 0,
+}
+
+/** Whether something waited on this device when it was looked at last. */
+const WAITS = 'grittle.waits'
+export const waitedBefore = (): boolean => localStorage.getItem(WAITS) !== null
+
+async function look(): Promise<void> {
+  if (!place) return
+  Object.assign(state, await ask<State>('state', place))
+  if (state.waiting.length) localStorage.setItem(WAITS, String(state.waiting.length))
+  else localStorage.removeItem(WAITS)
+}
+
+/** Begins to keep a fieldbook; without signal the device answers from what it kept before. */
+export async function begin(account: number, book: number, person: number | null, name: string): Promise<void> {
+  place = { account, book, person, base: BASE }
+  await look()
+  if (state.waiting.length) await sendWaiting()
+  else await take(name)
+}
+
+/** Takes the fieldbook onto the device anew. */
+export async function take(name = state.book?.name ?? ''): Promise<void> {
+  if (!place) return
+  try {
+    await ask('take', place, name)
+    alone.value = false
+  } catch {
+    // Without signal it stays as it was taken last.
+  }
+  await look()
+}
+
+const RENEW_AFTER = 700 // ms after the last of several writes [our own]
+const parts = new Set<string>()
+let renewing: ReturnType<typeof setTimeout> | undefined
+
+/** After the server has taken a write: what lies here is brought up to it. */
+export function renew(answered: unknown): void {
+  if (!place || !state.book) return
+  const { id, horizons, profile, observations } = (answered ?? {}) as Record<string, unknown>
+  const own = (profile as { id?: number } | null)?.id
+  if (own) parts.add(`profile=${own}`)
+  else if (observations) parts.add(`reading=${String(id)}`)
+  else if (Array.isArray(horizons)) parts.add(`profile=${String(id)}`)
+  else parts.add('')
+  clearTimeout(renewing)
+  renewing = setTimeout(() => void renewAll(), RENEW_AFTER)
+}
+
+async function renewAll(): Promise<void> {
+  const asked = [...parts]
+  parts.clear()
+  if (asked.includes('')) return take()
+  for (const part of asked) await ask('renew', place, part).catch(() => {})
+}
+
+/** Asks the device; null where it has no answer. */
+export async function askDevice(request: Request): Promise<Answer | null> {
+  if (!place) return null
+  const found = await ask<Answer | null>('answer', place, request)
+  if (found && request.method !== 'GET') await look()
+  return found
+}
+
+/** An address or a body with the numbers that the server has given since. */
+export function served(text: string): string {
+  return state.numbers.length
+    ? text.replace(/(?<!\d)\d{16}(?!\d)/g, (own) => String(numbers.value.get(Number(own)) ?? own))
+    : text
+}
+
+/** Sends what waits. */
+export async function sendWaiting(): Promise<void> {
+  if (!place || !state.waiting.length) return
+  state.sending = true
+  try {
+    await ask('send', place, deviceName())
+    alone.value = false
+  } catch {
+    alone.value = true
+  }
+  await look()
+  for (const heard of listeners) heard()
+}
+
+const listeners = new Set<() => void>()
+/** Is told when something was sent. */
+export const onSent = (heard: () => void): void => void listeners.add(heard)
+
+export async function resolve(seq: number, choice: 'mine' | 'drop'): Promise<void> {
+  await ask('resolve', place, seq, choice)
+  await look()
+  await sendWaiting()
+}
+
+export const unsent = (): Promise<unknown> => ask('unsent', place)
+
+export async function forget(): Promise<void> {
+  await ask('forget', place)
+  await look()
+}
+
+// A network that is back is used at once; while there is none, now and then.
+const EVERY = 15_000
+globalThis.addEventListener?.('online', () => void sendWaiting())
+globalThis.setInterval?.(() => void (here.signedOut || sendWaiting()), EVERY)

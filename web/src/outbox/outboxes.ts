@@ -11,6 +11,7 @@ import {
   type Reading,
   type Sheet,
 } from '@/api'
+import { device } from '@/device/device'
 import { createOutbox, type Options, type Outbox, type Write } from './outbox'
 import { claimOutbox, recordsLeftBehind, renameOldQueues } from './owner'
 
@@ -82,7 +83,9 @@ const shown = new Map<string, Shown>()
 export const refusals = reactive<{ label: string; sentence: string }[]>([])
 
 /** Answers that wait on this device, of all records. */
-export const waitingInAll = computed(() => [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, 0))
+export const waitingInAll = computed(() =>
+  [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, device.waiting.value),
+)
 
 /** The same in words, of one queue or of all. */
 export const waits = (waiting: number): string =>

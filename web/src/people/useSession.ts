@@ -1,8 +1,12 @@
 import { queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { here, queryClient, request, type Schemas } from '@/api'
+import { begin, device, waitedBefore } from '@/device/device'
 
 type Session = Schemas['Session']
+
+/** A number that this device gave. */
+const OWN = /(?<!\d)\d{16}(?!\d)/
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
@@ -10,6 +14,11 @@ export const sessionQuery = queryOptions({
     const found = await request<Session>('GET', '/api/session')
     // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
     if (!here.account) here.account = found.account?.id ?? 0
+    if (found.fieldbook) {
+      const begun = begin(here.account, found.fieldbook.id, found.fieldbook.person?.id ?? null, found.fieldbook.name)
+      // The first view waits for it only where it cannot do without.
+      if (device.alone.value || waitedBefore() || OWN.test(location.pathname)) await begun
+    }
     return found
   },
   staleTime: Infinity,

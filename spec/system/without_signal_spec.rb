@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require_relative "../support/own_server"
+require_relative "../support/device_browser"
+require_relative "../../db/demo_picture"
+
+# A day at the pits: the server is gone, the device goes on, and may be killed and begun again.
+RSpec.describe "Without signal" do
+  let(:server) { OwnServer.new("GRITTLE_PROCESSES" => "1") }
+  let(:device) { DeviceBrowser.new(server.address) }
+  let(:picture) { File.join(Dir.mktmpdir, "pit.jpg").tap { |path| File.binwrite(path, DemoPicture.call) } }
+
+  after do |example|
+    device.look if ENV["LOOK"] && example.exception
+    device.quit
+    server.kill
+  end
+
+  it "a profile is made, textured with a photograph, read down and interpreted, and all is there once" do
+    device.visit_once
+    server.stop
+    device.visit "/"
+    make_profile
+    texture("A", %w[18 17], "Neither gritty nor smooth", "loam", "Go on with Bt", picture: picture)
+    texture("Bt", %w[62 60], "Neither gritty nor smooth", "clay", "Go on with C")
+    texture("C", %w[36 35], "Very smooth", "silty clay loam", "See the section")
+    expect(device).to have_css("[data-horizon='Bt']", text: "clay")
+    device.visit "#{device.current_path}/interpretation"
+    expect(device).to have_css("h1").and have_text("Does it matter to be one class away?")
+    expect(device.errors).to eq []
+    device.kill
+    device.visit "/"
+    expect(device).to have_text("wait on this device")
+    server.start
+    expect { [Site.count, Profile.count, Horizon.count, Reading.count, Ribbon.count, Photo.count] }
+      .to eventually_be([1, 1, 3, 3, 6, 1])
+    expect { Reading.pluck(:classed) }.to eventually_be([true] * 3)
+    expect(device).to have_no_text("wait on this device")
+    expect(Profile.last.horizons.map { |layer| layer.class_given.name }).to eq ["loam", "clay", "silty clay loam"]
+  end
+
+  def make_profile
+    device.click_button "Add the first site"
+    device.fill_in "Name", with: "Low Meadow"
+    device.click_button "Add the site"
+    device.click_on "Open the profile"
+    device.click_on "Add the first horizon"
+    [["A", 20], ["Bt", 45], ["C", 90]].each do |designation, lower|
+      device.fill_in "Designation", with: designation
+      device.fill_in "Lower depth", with: lower
+      device.click_button(designation == "C" ? "Add the horizon" : "Add, then another")
+      expect(device).to have_text("#{designation} is added.") unless designation == "C"
+    end
+    device.click_on "Texture A"
+  end
+
+  def texture(horizon, lengths, rub, name, onward, picture: nil)
+    expect(device).to have_css("h1")
+    device.click_button "Already kneaded: ball" if horizon == "A"
+    device.find("[data-test='ball_holds'] button", text: "Yes").click
+    lengths.each_with_index do |mm, at|
+      mm.chars.each do |digit|
+        device.find("[aria-label^='Length of ribbon'] button", text: digit, exact_text: true).click
+      end
+      device.click_button "Add ribbon #{at + 1}"
+      expect(device).to have_css("figure svg[aria-label*='#{mm} mm']")
+    end
+    photograph(picture) if picture
+    device.click_button "Next: rub a pinch"
+    device.find("[data-test='wet_rub'] button", text: rub).click
+    device.find(:button, text: /\AAssign #{name}\b\s*\d?\z/).click
+    expect(device).to have_css("[data-assigned]", text: name)
+    device.click_on onward
+  end
+
+  def photograph(file)
+    device.click_button "On a photo"
+    device.find("[role='dialog'] input[type='file']", visible: :all).set(file)
+    expect(device).to have_css("[role='application'] img")
+    device.click_button "Close"
+  end
+end

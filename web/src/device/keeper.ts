@@ -1,0 +1,395 @@
+import { call } from './ruby'
+import { FIRST_OWN, Store, withoutOwn, type Book, type Row, type Waiting } from './store'
+
+/** Who asks, in which fieldbook, below which address. */
+export type Place = { account: number; book: number; base: string; person: number | null }
+export type Asked = {
+  method: string
+  path: string
+  body: Record<string, unknown> | null
+  key: string
+  label: string
+  file?: Blob
+}
+export type Answer = { status: number; body: unknown }
+/** What the page shows of what lies here. */
+export type State = {
+  book: Omit<Book, 'columns'> | null
+  waiting: Omit<Waiting, 'body' | 'file'>[]
+  sending: boolean
+  /** Numbers that the server has given since, by those that were given here. */
+  numbers: [number, number][]
+}
+type Mirror = {
+  columns: Book['columns']
+  rows: Record<string, unknown[][]>
+  profiles: number
+  left_out: number
+}
+type Found = Answer & { changes: [string, number, Record<string, unknown> | null][] }
+type Result = { key: string; status: number; version?: number | null; problem?: Waiting['refused'] }
+
+const AT_ONCE = 50
+const RECORD = /^\/api\/(sites|profiles|horizons|samples|readings|companion-tests)\/[^/]+/
+const record = (path: string): string | undefined => RECORD.exec(path)?.[0]
+
+/** What lies on this device of one person: rows, what waits for the server, and the way between them. */
+export class Keeper {
+  readonly store: Store
+  private loaded: { book: number; revision: number } | undefined
+  private sending: Promise<void> | undefined
+
+  constructor(private readonly account: number) {
+    this.store = new Store(account)
+  }
+
+  /** Tabs take turns: each reads what the other has written. */
+  private async alone<T>(job: () => Promise<T>): Promise<T> {
+    return navigator.locks ? await navigator.locks.request(`grittle.device.${this.account}`, job) : job()
+  }
+
+  private async ready(id: number): Promise<Book | undefined> {
+    const book = await this.store.books.get(id)
+    if (!book) return undefined
+    if (this.loaded?.book === id && this.loaded.revision === book.revision) return book
+    const tables: Record<string, Record<string, unknown>[]> = {}
+    for (const name of Object.keys(book.columns)) tables[name] = []
+    await this.store.rows
+      .where('book')
+      .equals(id)
+      .each(({ table, row }) => tables[table]?.push(row))
+    const last = await this.store.owns.orderBy('own').last()
+    call('load', [book.columns, tables, (last?.own ?? FIRST_OWN - 1) + 1])
+    this.loaded = { book: id, revision: book.revision }
+    return book
+  }
+
+  /** Answers from what lies here; null where only the server can. */
+  request(place: Place, asked: Asked): Promise<Answer | null> {
+    return this.alone(async () => {
+      const book = await this.ready(place.book)
+      if (!book) return null
+      const own = await this.serverNumbers(place.book)
+      const [path = '', query = ''] = this.here(asked.path, own).split('?')
+      const given = {
+        method: asked.method,
+        path,
+        query: Object.fromEntries(new URLSearchParams(query)),
+        body: asked.body && JSON.parse(this.here(JSON.stringify(asked.body), own)),
+        key: asked.key,
+        person: place.person,
+      }
+      if (asked.method === 'GET') return this.shown(call('request', [given]) as Found | null)
+      if (await this.store.waiting.where('key').equals(asked.key).count()) return this.again(given)
+      const found = call('request', [given]) as Found | null
+      if (found && found.status < 300) await this.keep(book, place, { ...asked, path, query, body: given.body }, found)
+      return this.shown(found)
+    })
+  }
+
+  /** A write that is kept already: what it was of is read. */
+  private async again(given: { path: string }): Promise<Answer | null> {
+    const path = record(given.path)
+    return path
+      ? this.shown(call('request', [{ ...given, method: 'GET', path, query: {}, body: null }]) as Found)
+      : null
+  }
+
+  /** In one stroke: the rows, the write that waits, and the numbers that were given. */
+  private async keep(book: Book, place: Place, asked: Asked & { query: string }, { changes }: Found): Promise<void> {
+    const { rows, books, waiting, owns, pictures } = this.store
+    await this.store.transaction('rw', [rows, books, waiting, owns, pictures], async () => {
+      for (const [table, id, row] of changes) {
+        if (row) await rows.put({ book: place.book, table, id, row })
+        else await rows.delete([place.book, table, id])
+        if (row?.uid && id >= FIRST_OWN && !(await owns.get(id)))
+          await owns.put({ own: id, uid: String(row.uid), book: place.book, id: null })
+        if (row && asked.file && table === 'photos') await pictures.put({ photo: id, file: asked.file })
+      }
+      await waiting.add(await this.event(place, asked))
+      await books.update(place.book, { revision: book.revision + 1 })
+    })
+    this.loaded = { book: place.book, revision: book.revision + 1 }
+  }
+
+  private async event(place: Place, asked: Asked & { query: string }): Promise<Waiting> {
+    const uids = new Map((await this.store.owns.where('book').equals(place.book).toArray()).map((o) => [o.own, o.uid]))
+    const named = (text: string): string => withoutOwn(text, (own) => uids.get(own) ?? String(own))
+    const query = new URLSearchParams(asked.query)
+    const { version: told, ...body } = asked.body ?? {}
+    const version = told ?? (query.has('version') ? Number(query.get('version')) : null)
+    query.delete('version')
+    const path = named(asked.path)
+    const before = (await this.store.waiting.where('book').equals(place.book).sortBy('seq')).filter(
+      (one) => record(path) !== undefined && record(one.path) === record(path) && one.version !== undefined,
+    )
+    const after = version === null ? null : (before.filter((o) => o.version !== null || o.after).at(-1)?.key ?? null)
+    return {
+      book: place.book,
+      key: asked.key,
+      method: asked.method,
+      path,
+      query: named(query.toString()),
+      body: asked.body && !asked.file ? (renamed(body, uids) as Record<string, unknown>) : null,
+      version: after ? null : (version as number | null),
+      after,
+      at: new Date().toISOString(),
+      label: asked.label,
+      ...(asked.file ? { file: asked.file } : {}),
+    }
+  }
+
+  /** Photographs that were taken here are shown from here. */
+  private async shown(found: Found | null): Promise<Answer | null> {
+    if (!found) return null
+    const text = JSON.stringify(found.body)
+    const photos = new Set(
+      [...text.matchAll(/\/api\/photos\/(\d{16})\/(?:thumb|picture)/g)].map(([, id]) => Number(id)),
+    )
+    let body = found.body
+    if (photos.size) {
+      const files = await this.store.pictures.bulkGet([...photos])
+      const urls = new Map(files.flatMap((one) => (one ? [[one.photo, this.url(one.photo, one.file)]] : [])))
+      body = JSON.parse(
+        text.replace(/\/api\/photos\/(\d{16})\/(?:thumb|picture)/g, (path, id) => urls.get(Number(id)) ?? path),
+      )
+    }
+    return { status: found.status, body }
+  }
+
+  private readonly urls = new Map<number, string>()
+  private url(photo: number, file: Blob): string {
+    const known = this.urls.get(photo) ?? URL.createObjectURL(file)
+    this.urls.set(photo, known)
+    return known
+  }
+
+  /** Takes a fieldbook onto the device, unless something of it still waits. */
+  async take(place: Place, name: string): Promise<boolean> {
+    const mirror = await this.ask<Mirror>(place, 'GET', '/api/mirror')
+    return this.alone(async () => {
+      if (await this.store.waiting.where('book').equals(place.book).count()) return false
+      await this.lay(place.book, name, mirror)
+      return true
+    })
+  }
+
+  /** Lays over it what has changed of a profile, or of a reading by itself. */
+  async renew(place: Place, part: string): Promise<void> {
+    if (!(await this.store.books.get(place.book))) return
+    const all = unpacked(place.book, await this.ask<Mirror>(place, 'GET', `/api/mirror?${part}`))
+    await this.alone(async () => {
+      const { rows, books, waiting } = this.store
+      if (await waiting.where('book').equals(place.book).count()) return
+      const book = await this.ready(place.book)
+      if (!book) return
+      await this.store.transaction('rw', [rows, books], async () => {
+        await rows.bulkPut(all)
+        await books.update(place.book, { revision: book.revision + 1 })
+      })
+      call('lay', [all.map(({ table, id, row }) => [table, id, row])])
+      this.loaded = { book: place.book, revision: book.revision + 1 }
+    })
+  }
+
+  private async lay(id: number, name: string, mirror: Mirror): Promise<void> {
+    const { rows, books, owns } = this.store
+    const all = unpacked(id, mirror)
+    const before = await books.get(id)
+    const numbers = new Map(all.flatMap(({ row, id: number }) => (row.uid ? [[String(row.uid), number]] : [])))
+    await this.store.transaction('rw', [rows, books, owns], async () => {
+      await rows.where('book').equals(id).delete()
+      await rows.bulkPut(all)
+      await owns
+        .where('book')
+        .equals(id)
+        .modify((one) => void (one.id = numbers.get(one.uid) ?? one.id))
+      await books.put({
+        id,
+        name,
+        columns: mirror.columns,
+        revision: (before?.revision ?? 0) + 1,
+        takenAt: new Date().toISOString(),
+        sentAt: before?.sentAt ?? null,
+        profiles: mirror.profiles,
+        leftOut: mirror.left_out,
+      })
+    })
+  }
+
+  /** Sends what waits, in its order, each once; ends at the first that is refused, or without an answer. */
+  send(place: Place, device: string): Promise<void> {
+    this.sending ??= this.alone(() => this.sendAll(place, device)).finally(() => (this.sending = undefined))
+    return this.sending
+  }
+
+  private async sendAll(place: Place, device: string): Promise<void> {
+    let sent = false
+    for (;;) {
+      const all = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+      const first = all[0]
+      if (!first || first.refused) break
+      const results = first.file ? [await this.sendFile(place, first)] : await this.deliver(place, device, all)
+      await this.settle(all, results)
+      sent = true
+      if (results.some(({ status }) => status >= 400)) break
+    }
+    if (!sent) return
+    await this.store.books.update(place.book, { sentAt: new Date().toISOString() })
+    if (await this.store.waiting.where('book').equals(place.book).count()) return
+    const book = await this.store.books.get(place.book)
+    if (book) await this.lay(place.book, book.name, await this.ask<Mirror>(place, 'GET', '/api/mirror'))
+  }
+
+  private async deliver(place: Place, device: string, all: Waiting[]): Promise<Result[]> {
+    const until = all.findIndex(({ file, refused }) => file || refused)
+    const events = all.slice(0, Math.min(until < 0 ? all.length : until, AT_ONCE)).map((one) => ({
+      key: one.key,
+      method: one.method,
+      path: one.path,
+      query: one.query,
+      body: one.body,
+      version: one.version,
+      after: one.after,
+      at: one.at,
+    }))
+    const body = { device, clock: new Date().toISOString(), events }
+    return (await this.ask<{ results: Result[] }>(place, 'POST', '/api/deliveries', JSON.stringify(body))).results
+  }
+
+  private async sendFile(place: Place, one: Waiting): Promise<Result> {
+    try {
+      await this.ask(place, 'POST', `${one.path}?${one.query}`, one.file, one.key)
+      return { key: one.key, status: 201 }
+    } catch (error) {
+      const refused = (error as { refused?: Waiting['refused'] }).refused
+      if (!refused || refused.status === 503 || refused.status === 429) throw error
+      return { key: one.key, status: refused.status, problem: refused }
+    }
+  }
+
+  private settle(all: Waiting[], results: Result[]): Promise<void> {
+    return this.store.transaction('rw', this.store.waiting, async () => {
+      for (const { key, status, version, problem } of results) {
+        const one = all.find((each) => each.key === key)
+        if (!one) continue
+        if (status >= 400) {
+          await this.store.waiting.update(one.seq!, { refused: problem })
+          continue
+        }
+        await this.store.waiting.delete(one.seq!)
+        await this.store.waiting
+          .where('book')
+          .equals(one.book)
+          .filter(({ after }) => after === key)
+          .modify({ version: version ?? null, after: null })
+      }
+    })
+  }
+
+  /** After a refusal: on top of what stands there now, or not at all. */
+  async resolve(seq: number, choice: 'mine' | 'drop'): Promise<void> {
+    const one = await this.store.waiting.get(seq)
+    if (!one) return
+    const standing = (one.refused?.standing ?? one.refused?.current) as { version?: number } | undefined
+    if (choice === 'drop') {
+      await this.store.waiting.delete(seq)
+      const next = this.store.waiting
+        .where('book')
+        .equals(one.book)
+        .filter(({ after }) => after === one.key)
+      await next.modify({ version: standing?.version ?? one.version, after: null })
+    } else await this.store.waiting.update(seq, { refused: undefined, version: standing?.version ?? one.version })
+  }
+
+  async state(place: Place): Promise<State> {
+    const book = await this.store.books.get(place.book)
+    const waiting = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+    return {
+      book: book ? without(book, 'columns') : null,
+      waiting: waiting.map((one) => without(one, 'body', 'file')),
+      sending: this.sending !== undefined,
+      numbers: [...(await this.serverNumbers(place.book))],
+    }
+  }
+
+  /** What waits, as a file that any Grittle takes in. */
+  async unsent(place: Place): Promise<unknown> {
+    const events = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+    const packed = await Promise.all(
+      events.map(async (one) => ({
+        ...without(one, 'file', 'seq', 'refused', 'book'),
+        ...(one.file ? { file: await base64(one.file) } : {}),
+      })),
+    )
+    return { grittle_unsent: 1, clock: new Date().toISOString(), events: packed }
+  }
+
+  /** Takes the fieldbook off the device; what waits stays. */
+  async forget(book: number): Promise<void> {
+    if (await this.store.waiting.where('book').equals(book).count()) return
+    await this.store.rows.where('book').equals(book).delete()
+    await this.store.books.delete(book)
+    this.loaded = undefined
+  }
+
+  private async serverNumbers(book: number): Promise<Map<number, number>> {
+    const known = await this.store.owns
+      .where('book')
+      .equals(book)
+      .filter(({ id }) => id !== null)
+      .toArray()
+    return new Map(known.map(({ own, id }) => [own, id!]))
+  }
+
+  private here(text: string, numbers: Map<number, number>): string {
+    return withoutOwn(text, (own) => String(numbers.get(own) ?? own))
+  }
+
+  private async ask<T>(place: Place, method: string, path: string, body?: BodyInit, key?: string): Promise<T> {
+    const response = await fetch(place.base + path, {
+      method,
+      body,
+      headers: {
+        'Grittle-Account': String(place.account),
+        ...(body ? { 'Content-Type': body instanceof Blob ? 'application/octet-stream' : 'application/json' } : {}),
+        ...(key ? { 'Idempotency-Key': key } : {}),
+      },
+    })
+    if (response.ok) return (await response.json()) as T
+    const refused = (await response.json().catch(() => null)) as Waiting['refused'] | null
+    throw Object.assign(new Error(refused?.detail ?? 'No answer'), { refused: refused ?? undefined })
+  }
+}
+
+/** Names in place of the numbers that were given here. */
+function renamed(value: unknown, uids: Map<number, string>): unknown {
+  if (typeof value === 'number') return uids.get(value) ?? value
+  if (Array.isArray(value)) return value.map((one) => renamed(one, uids))
+  if (!value || typeof value !== 'object') return value
+  return Object.fromEntries(Object.entries(value).map(([name, part]) => [name, renamed(part, uids)]))
+}
+
+function unpacked(book: number, mirror: Mirror): Row[] {
+  return Object.entries(mirror.rows).flatMap(([table, values]) => {
+    const names = mirror.columns[table]!.map(([column]) => column)
+    return values.map((row) => {
+      const named = Object.fromEntries(names.map((column, at) => [column, row[at]]))
+      return { book, table, id: named.id as number, row: named }
+    })
+  })
+}
+
+/** The same but for some of its parts. */
+function without<T extends object, K extends keyof T>(one: T, ...names: K[]): Omit<T, K> {
+  const rest = { ...one }
+  for (const name of names) delete rest[name]
+  return rest
+}
+
+async function base64(file: Blob): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  let text = ''
+  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192))
+  return btoa(text)
+}

@@ -1,0 +1,62 @@
+import Dexie, { type Table } from 'dexie'
+
+/** A row of a table of a fieldbook, as the server has it, or as it was made here. */
+export type Row = { book: number; table: string; id: number; row: Record<string, unknown> }
+/** A fieldbook that lies on this device. */
+export type Book = {
+  id: number
+  name: string
+  columns: Record<string, [string, string, unknown][]>
+  /** Rises with each change, so that another tab's worker sees that it has to read anew. */
+  revision: number
+  takenAt: string
+  sentAt: string | null
+  profiles: number
+  leftOut: number
+}
+/** A write that waits for the server, in the order of its making. */
+export type Waiting = {
+  seq?: number
+  book: number
+  key: string
+  method: string
+  path: string
+  query: string
+  body: Record<string, unknown> | null
+  version: number | null
+  after: string | null
+  at: string
+  label: string
+  file?: Blob
+  /** Why the server did not take it, and how the record stands there. */
+  refused?: Record<string, unknown> & { status: number; detail: string }
+}
+/** A number that this device gave, the name that stays, and the number the server gave since. */
+export type Own = { own: number; uid: string; book: number; id: number | null }
+
+/** What lies on this device of one person: nobody else's page opens it. */
+export class Store extends Dexie {
+  rows!: Table<Row, [number, string, number]>
+  books!: Table<Book, number>
+  waiting!: Table<Waiting, number>
+  owns!: Table<Own, number>
+  pictures!: Table<{ photo: number; file: Blob }, number>
+
+  constructor(account: number) {
+    super(`grittle.${account}`)
+    this.version(1).stores({
+      rows: '[book+table+id], book',
+      books: 'id',
+      waiting: '++seq, book, key',
+      owns: 'own, uid, book',
+      pictures: 'photo',
+    })
+  }
+}
+
+/** Numbers of what was made here begin above all that a server gives: as device/lib/device/tables.rb has them. */
+export const FIRST_OWN = 4503599627370496
+const LONG_NUMBER = /(?<!\d)\d{16}(?!\d)/g
+/** Puts something else in the place of each number that was given here. */
+export const withoutOwn = (text: string, other: (own: number) => string): string =>
+  text.replace(LONG_NUMBER, (digits) => (Number(digits) >= FIRST_OWN ? other(Number(digits)) : digits))
