@@ -39,10 +39,9 @@ version: 0),
     reading = begin_reading(horizon)
     give(reading, wet_rub: "neither")
     late = (Time.now.utc + 9000).iso8601(3) # a clock that is hours ahead, said as such
-    found = deliver(event("PATCH", "/api/readings/#{reading['id']}", { answers: { ball_holds: false } }, version: 0, at: late),
-                    event("PATCH", "/api/readings/#{reading['id']}", { answers: { ball_holds: true } }, version: 1,
-at: late),
-                    clock: late)
+    path = "/api/readings/#{reading['id']}"
+    found = deliver(event("PATCH", path, { answers: { ball_holds: false } }, version: 0, at: late),
+                    event("PATCH", path, { answers: { ball_holds: true } }, version: 1, at: late), clock: late)
     expect(found.map { |one| one["status"] }).to eq [200, 200]
     expect(Reading.find(reading["id"]).observations).to include("ball_holds" => true, "wet_rub" => "neither")
     given = Answer.order(:id).pluck(:given_at)
@@ -62,8 +61,9 @@ at: late),
 
   it "goes on from the version that the device's own change has left" do
     changes = %w[clear diffuse].map { |word| { boundary: word } }
-    found = deliver(event("PATCH", "/api/horizons/#{horizon.id}", changes[0], key: keys[0], version: horizon.lock_version),
-                    event("PATCH", "/api/horizons/#{horizon.id}", changes[1], after: keys[0]))
+    path = "/api/horizons/#{horizon.id}"
+    found = deliver(event("PATCH", path, changes[0], key: keys[0], version: horizon.lock_version),
+                    event("PATCH", path, changes[1], after: keys[0]))
     expect(found.map { |one| one["status"] }).to eq [200, 200]
     expect(horizon.reload.boundary).to eq "diffuse"
   end

@@ -54,11 +54,6 @@ class DeviceBrowser
     found.map(&:message).grep_v(GONE)
   end
 
-  def look
-    File.binwrite("/tmp/shot-fail.png", @session.driver.browser.screenshot_as(:png))
-    puts @session.driver.browser.logs.get(:browser).map(&:message).last(12), @session.current_url
-  end
-
   def quit
     @session.quit
     FileUtils.rm_rf(@folder)
@@ -78,8 +73,7 @@ class DeviceBrowser
 
   # @param promise [String] script
   def wait(promise)
-    Timeout.timeout(60) do
-      nil until @session.evaluate_async_script("const done = arguments[0]; (#{promise.strip}).then(done, () => done(false))")
-    end
+    script = "const done = arguments[0]; (#{promise.strip}).then(done, () => done(false))"
+    Timeout.timeout(60) { nil until @session.evaluate_async_script(script) }
   end
 end

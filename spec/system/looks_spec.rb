@@ -54,7 +54,7 @@ RSpec.describe "Every place" do
       "people compared" => "#{session}/comparison", "a key to read" => "/practice/key",
       "a simulated sample" => "/readings/#{simulated.id}",
       **CompanionTest.all.to_h { |sheet| [sheet.test, "/companion-tests/#{sheet.id}"] },
-      "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin",
+      "quick readings" => "/readings", "settings" => "/settings", "the bin" => "/bin", "the device" => "/device",
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 

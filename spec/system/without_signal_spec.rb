@@ -10,8 +10,7 @@ RSpec.describe "Without signal" do
   let(:device) { DeviceBrowser.new(server.address) }
   let(:picture) { File.join(Dir.mktmpdir, "pit.jpg").tap { |path| File.binwrite(path, DemoPicture.call) } }
 
-  after do |example|
-    device.look if ENV["LOOK"] && example.exception
+  after do
     device.quit
     server.kill
   end
@@ -58,19 +57,22 @@ RSpec.describe "Without signal" do
     expect(device).to have_css("h1")
     device.click_button "Already kneaded: ball" if horizon == "A"
     device.find("[data-test='ball_holds'] button", text: "Yes").click
-    lengths.each_with_index do |mm, at|
-      mm.chars.each do |digit|
-        device.find("[aria-label^='Length of ribbon'] button", text: digit, exact_text: true).click
-      end
-      device.click_button "Add ribbon #{at + 1}"
-      expect(device).to have_css("figure svg[aria-label*='#{mm} mm']")
-    end
+    push(lengths)
     photograph(picture) if picture
     device.click_button "Next: rub a pinch"
     device.find("[data-test='wet_rub'] button", text: rub).click
     device.find(:button, text: /\AAssign #{name}\b\s*\d?\z/).click
     expect(device).to have_css("[data-assigned]", text: name)
     device.click_on onward
+  end
+
+  def push(lengths)
+    pad = "[aria-label^='Length of ribbon'] button"
+    lengths.each_with_index do |mm, at|
+      mm.chars.each { |digit| device.find(pad, text: digit, exact_text: true).click }
+      device.click_button "Add ribbon #{at + 1}"
+      expect(device).to have_css("figure svg[aria-label*='#{mm} mm']")
+    end
   end
 
   def photograph(file)

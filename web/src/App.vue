@@ -2,12 +2,13 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { timersQuery, useCatalogue } from './api/queries'
+import { queryClient, timersQuery, useCatalogue } from './api/queries'
 import BesideTray from './beside/BesideTray.vue'
 import DeleteDialog from './bin/DeleteDialog.vue'
 import DeletedNotice from './bin/DeletedNotice.vue'
 import GrainDefs from './drawing/GrainDefs.vue'
 import TimerStrip from './companions/TimerStrip.vue'
+import { onSent } from './device/device'
 import { sendWhatIsLeft } from './outbox/outboxes'
 import NoFieldbookPage from './people/NoFieldbookPage.vue'
 import SignInAgain from './people/SignInAgain.vue'
@@ -29,6 +30,8 @@ watch(session.data, (found) => {
   document.documentElement.toggleAttribute('data-writes', found?.fieldbook?.writes ?? false)
   document.documentElement.toggleAttribute('data-leads', found?.fieldbook?.leads ?? false)
 })
+// What the server has taken is shown as it says.
+onSent(() => void queryClient.invalidateQueries())
 const trouble = computed(() => catalogue.error.value ?? session.error.value)
 function again(): void {
   void catalogue.refetch()

@@ -175,6 +175,12 @@ export const router = createRouter({
       meta: { title: 'Account' },
     },
     {
+      path: '/device',
+      name: 'device',
+      component: () => import('./device/DevicePage.vue'),
+      meta: { title: 'On this device' },
+    },
+    {
       path: '/network',
       name: 'network',
       component: () => import('./people/NetworkPage.vue'),

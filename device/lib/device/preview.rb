@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+# What the page asks of Ruby: see device/lib/device.rb.
 module Device
   # What follows for a reading from writes that are still on their way, before the server has said so: by the same
   # record, from what the server said last.

@@ -143,7 +143,7 @@ export async function sendFile<T>(path: string, file: Blob, key: string = newKey
 }
 
 async function pictureOnDevice<T>(path: string, file: Blob, key: string): Promise<{ body: T } | undefined> {
-  if (!path.startsWith('/api/photos')) return undefined
+  if (!device.state.book || !path.startsWith('/api/photos')) return undefined
   const picture = await createImageBitmap(file).catch(() => undefined)
   if (!picture) return undefined
   const { width, height } = picture

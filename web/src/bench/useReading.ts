@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
 import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
-import { device } from '@/device/device'
-import type { Outbox, SaveState, Write } from '@/outbox/outbox'
-import { openOutbox, readingRecord, show } from '@/outbox/outboxes'
+import type { Outbox, Write } from '@/outbox/outbox'
+import { openOutbox, readingRecord, show, standing } from '@/outbox/outboxes'
 import { usePhotoQueue } from '@/bench/ribbon/usePhotoQueue'
 import { useSession } from '@/people/useSession'
 import { usePreview } from './usePreview'
@@ -84,14 +83,7 @@ export function useReading(id: number) {
     reading,
     refused,
     foreign,
-    // What the device has taken waits for the server all the same.
-    saved: computed<SaveState>(() => {
-      const state = outbox.value?.state.value ?? 'saved'
-      return state === 'saved' && device.waiting.value ? 'waiting' : state
-    }),
-    /** The same of what somebody has answered: the server, or this device without it. */
-    answered: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
-    waiting: computed(() => (outbox.value?.queue.value.length ?? 0) + device.waiting.value),
+    ...standing(outbox),
     /** The estimate that stands is of the answers before; the one of these follows. */
     estimating: computed(() => !!reading.value?.estimateFollows || (outbox.value?.queue.value.length ?? 0) > 0),
     conflict: computed(() => outbox.value?.conflict.value ?? null),

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/vue-query'
 import { useNow } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import { sheetQuery, type ApiProblem, type Sheet } from '@/api'
-import type { Outbox, SaveState } from '@/outbox/outbox'
-import { openOutbox, sheetRecord, show } from '@/outbox/outboxes'
+import type { Outbox } from '@/outbox/outbox'
+import { openOutbox, sheetRecord, show, standing } from '@/outbox/outboxes'
 
 /**
  * One sheet of a companion test. What is seen waits on the device until the server has it, with the time at which it
@@ -47,8 +47,7 @@ export function useSheet(id: Ref<number>) {
     sheet,
     now,
     refused,
-    saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
-    waiting: computed(() => outbox.value?.queue.value.length ?? 0),
+    ...standing(outbox),
     /** The clock of one place begins, or of all that have not begun. */
     begin: (place?: number) =>
       send(

@@ -167,6 +167,14 @@ export async function resolve(seq: number, choice: 'mine' | 'drop'): Promise<voi
 
 export const unsent = (): Promise<unknown> => ask('unsent', place)
 
+/** @returns how many writes were new here */
+export async function takeIn(packed: unknown): Promise<number> {
+  const count = await ask<number>('takeIn', place, packed)
+  await look()
+  void sendWaiting()
+  return count
+}
+
 export async function forget(): Promise<void> {
   await ask('forget', place)
   await look()

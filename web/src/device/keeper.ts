@@ -15,7 +15,7 @@ export type Answer = { status: number; body: unknown }
 /** What the page shows of what lies here. */
 export type State = {
   book: Omit<Book, 'columns'> | null
-  waiting: Omit<Waiting, 'body' | 'file'>[]
+  waiting: Omit<Waiting, 'file'>[]
   sending: boolean
   /** Numbers that the server has given since, by those that were given here. */
   numbers: [number, number][]
@@ -26,6 +26,7 @@ type Mirror = {
   profiles: number
   left_out: number
 }
+type Unsent = { grittle_unsent: number; events: (Omit<Waiting, 'file' | 'book'> & { file?: string })[] }
 type Found = Answer & { changes: [string, number, Record<string, unknown> | null][] }
 type Result = { key: string; status: number; version?: number | null; problem?: Waiting['refused'] }
 
@@ -307,7 +308,7 @@ export class Keeper {
     const waiting = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
     return {
       book: book ? without(book, 'columns') : null,
-      waiting: waiting.map((one) => without(one, 'body', 'file')),
+      waiting: waiting.map((one) => without(one, 'file')),
       sending: this.sending !== undefined,
       numbers: [...(await this.serverNumbers(place.book))],
     }
@@ -323,6 +324,21 @@ export class Keeper {
       })),
     )
     return { grittle_unsent: 1, clock: new Date().toISOString(), events: packed }
+  }
+
+  /** Takes in what another device could not send; what is here already is left out. */
+  async takeIn(place: Place, packed: Unsent): Promise<number> {
+    if (packed?.grittle_unsent !== 1 || !Array.isArray(packed.events))
+      throw new Error('This is no file of unsent work.')
+    const known = new Set((await this.store.waiting.where('book').equals(place.book).toArray()).map(({ key }) => key))
+    const fresh = packed.events.filter(({ key }) => !known.has(key))
+    const all = fresh.map(({ file, ...one }) => ({
+      ...one,
+      book: place.book,
+      ...(file ? { file: blob(file) } : {}),
+    }))
+    await this.store.waiting.bulkAdd(all as Waiting[])
+    return all.length
   }
 
   /** Takes the fieldbook off the device; what waits stays. */
@@ -386,6 +402,9 @@ function without<T extends object, K extends keyof T>(one: T, ...names: K[]): Om
   for (const name of names) delete rest[name]
   return rest
 }
+
+const blob = (text: string): Blob =>
+  new Blob([Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0))], { type: 'application/octet-stream' })
 
 async function base64(file: Blob): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer())

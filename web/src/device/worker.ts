@@ -21,6 +21,7 @@ const KEPT: Record<string, (place: Place, ...args: never[]) => Promise<unknown>>
   state: (place) => keeper(place).state(place),
   resolve: (place, seq: number, choice: 'mine' | 'drop') => keeper(place).resolve(seq, choice),
   unsent: (place) => keeper(place).unsent(place),
+  takeIn: (place, packed) => keeper(place).takeIn(place, packed),
   forget: (place) => keeper(place).forget(place.book),
 }
 

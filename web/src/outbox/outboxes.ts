@@ -1,4 +1,4 @@
-import { computed, reactive, shallowReactive } from 'vue'
+import { computed, reactive, shallowReactive, type ShallowRef } from 'vue'
 import {
   profileQuery,
   queryClient,
@@ -12,7 +12,7 @@ import {
   type Sheet,
 } from '@/api'
 import { device } from '@/device/device'
-import { createOutbox, type Options, type Outbox, type Write } from './outbox'
+import { createOutbox, type Options, type Outbox, type SaveState, type Write } from './outbox'
 import { claimOutbox, recordsLeftBehind, renameOldQueues } from './owner'
 
 // Queues live as long as the tab and not as long as their page: what waits goes on being sent from wherever the person
@@ -86,6 +86,17 @@ export const refusals = reactive<{ label: string; sentence: string }[]>([])
 export const waitingInAll = computed(() =>
   [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, device.waiting.value),
 )
+
+/** How what was given stands. What this device has taken waits for the server all the same. */
+export function standing<T>(box: ShallowRef<Outbox<T> | undefined>) {
+  const answered = computed<SaveState>(() => box.value?.state.value ?? 'saved')
+  return {
+    /** What somebody has said to it: the server, or this device without it. */
+    answered,
+    saved: computed<SaveState>(() => (answered.value === 'saved' && device.waiting.value ? 'waiting' : answered.value)),
+    waiting: computed(() => (box.value?.queue.value.length ?? 0) + device.waiting.value),
+  }
+}
 
 /** The same in words, of one queue or of all. */
 export const waits = (waiting: number): string =>

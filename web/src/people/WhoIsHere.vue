@@ -14,13 +14,19 @@ const others = computed(() => session.value?.fieldbooks.filter(({ id }) => id !=
       <span class="text-pencil">Other fieldbooks</span>
       <a v-for="f in others" :key="f.id" class="button button-desk" :href="`/fieldbooks/${f.id}`">{{ f.name }}</a>
     </nav>
-    <p v-if="alone" class="text-pencil">Kept on this machine</p>
+    <p v-if="alone" class="flex flex-wrap items-center justify-between gap-x-3">
+      <span class="text-pencil">Kept on this machine</span>
+      <RouterLink class="button button-desk" to="/device">On this device</RouterLink>
+    </p>
     <p v-else class="flex flex-wrap items-center justify-between gap-x-3">
       <span class="min-w-0"
         ><b class="block truncate">{{ session?.account?.name }}</b
         ><span class="text-pencil">{{ session?.fieldbook?.role }}</span></span
       >
-      <RouterLink class="button button-desk" to="/account">Account</RouterLink>
+      <span class="flex gap-1.5"
+        ><RouterLink class="button button-desk" to="/device">Device</RouterLink
+        ><RouterLink class="button button-desk" to="/account">Account</RouterLink></span
+      >
     </p>
   </div>
 </template>

@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import type { ApiProblem, Horizon, Profile } from '@/api'
-import type { Outbox, SaveState, Write } from '@/outbox/outbox'
-import { horizonRecord, openOutbox, show } from '@/outbox/outboxes'
+import type { Outbox, Write } from '@/outbox/outbox'
+import { horizonRecord, openOutbox, show, standing } from '@/outbox/outboxes'
 
 const COLOURS = ['moist_colour', 'dry_colour']
 
@@ -60,8 +60,7 @@ export function useCard(id: number, profile: number, horizon: () => Horizon | un
     trouble,
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     resolve: (choice: 'mine' | 'theirs') => outbox.value?.resolve(choice),
-    saved: computed<SaveState>(() => outbox.value?.state.value ?? 'saved'),
-    waiting: computed(() => outbox.value?.queue.value.length ?? 0),
+    ...standing(outbox),
     /** Gives answers; blank takes one back. */
     give: (values: Record<string, string>) => {
       given.value.push(Object.fromEntries(Object.keys(values).map((name) => [name, typed(name)])))

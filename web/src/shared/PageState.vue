@@ -6,7 +6,9 @@ import { isProblem } from '@/api'
 const props = defineProps<{ error?: unknown }>()
 defineEmits<{ retry: [] }>()
 const sentence = computed(() =>
-  isProblem(props.error) ? props.error.message : 'The server cannot be reached. What you saved is safe.',
+  isProblem(props.error)
+    ? props.error.message
+    : 'This needs the server, which cannot be reached. What you saved is safe.',
 )
 </script>
 

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { queryClient } from '@/api'
+import PageHead from '@/shared/PageHead.vue'
+import ConflictTable from '@/shared/ConflictTable.vue'
+import { dayAndTime } from '@/shared/dates'
+import { device, forget, resolve, sendWaiting, take, takeIn, unsent } from './device'
+import { newer } from './page'
+import { apart, says } from './writes'
+
+// What lies on this device of the fieldbook at hand: what waits for the server, and what was taken along.
+const state = device.state
+const busy = ref(false)
+const told = ref('')
+const space = ref<{ used: number; of: number; persisted: boolean }>()
+
+const MB = 1024 * 1024
+const megabytes = (bytes: number): string =>
+  bytes < 10 * MB ? (bytes / MB).toFixed(1) : String(Math.round(bytes / MB))
+const refused = computed(() => state.waiting.filter((one) => one.refused))
+const conflict = (status?: number): boolean => status === 409
+
+async function measure(): Promise<void> {
+  const found = await navigator.storage?.estimate?.()
+  if (!found) return
+  const persisted = (await navigator.storage.persisted?.()) ?? false
+  space.value = { used: found.usage ?? 0, of: found.quota ?? 0, persisted }
+}
+onMounted(() => void measure())
+
+async function doing(job: () => Promise<unknown>): Promise<void> {
+  busy.value = true
+  told.value = ''
+  try {
+    await job()
+  } catch (error) {
+    told.value = (error as Error).message.split('\n')[0]!
+  } finally {
+    busy.value = false
+    void measure()
+  }
+}
+const send = () =>
+  doing(async () => {
+    await sendWaiting()
+    void queryClient.invalidateQueries()
+  })
+const keep = () => doing(() => take())
+const persist = () =>
+  doing(async () => {
+    const kept = await navigator.storage.persist()
+    if (!kept) told.value = 'The browser does not promise it. Install the page, or export what is unsent.'
+  })
+const off = () => doing(forget)
+
+const save = () =>
+  doing(async () => {
+    const url = URL.createObjectURL(new Blob([JSON.stringify(await unsent())], { type: 'application/json' }))
+    const link = Object.assign(document.createElement('a'), {
+      href: url,
+      download: `unsent-${new Date().toISOString().slice(0, 16).replace(':', '')}.json`,
+    })
+    link.click()
+    URL.revokeObjectURL(url)
+  })
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (file)
+    await doing(async () => {
+      const count = await takeIn(JSON.parse(await file.text()))
+      told.value = `Taken in: ${count}. Those that were here already are left out.`
+    })
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="min-h-dvh flex flex-col text-lg">
+    <PageHead title="On this device" :line="state.book?.name ?? 'Nothing of this fieldbook lies here yet'" />
+    <main class="px-4 desk:px-6 py-4 grid gap-8 content-start max-w-4xl">
+      <p v-if="newer" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2 flex flex-wrap gap-3 items-center">
+        <span class="grow">A newer version of the page is ready. What waits here stays.</span>
+        <button type="button" class="button button-desk" @click="newer()">Use it</button>
+      </p>
+      <p v-if="told" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ told }}</p>
+
+      <section aria-labelledby="waits-title" class="grid gap-2">
+        <h2 id="waits-title" class="text-2xl border-b-2 border-ink pb-1">Waits for the server</h2>
+        <p role="status" data-device-state>
+          <b v-if="state.waiting.length"
+            >{{ state.waiting.length }} {{ state.waiting.length === 1 ? 'write waits' : 'writes wait' }}.</b
+          ><b v-else>All is sent.</b>
+          <span class="text-pencil">
+            {{ device.alone.value ? 'The server gives no answer just now.' : '' }}
+            {{ state.book?.sentAt ? `Last sent ${dayAndTime(state.book.sentAt)}.` : '' }}</span
+          >
+        </p>
+        <article
+          v-for="one in refused"
+          :key="one.seq"
+          class="border-2 border-iron p-3 grid gap-2"
+          :aria-label="says(one).filter(Boolean).join(' ')"
+        >
+          <h3 class="text-xl">
+            {{ says(one)[0] }}: {{ conflict(one.refused?.status) ? 'changed there meanwhile' : 'not taken' }}
+          </h3>
+          <p>{{ one.refused?.detail }}</p>
+          <ConflictTable v-if="conflict(one.refused?.status) && apart(one).length" :lines="apart(one)" />
+          <div class="grid desk:grid-cols-2 gap-2">
+            <button type="button" class="button" :disabled="busy" @click="doing(() => resolve(one.seq!, 'drop'))">
+              {{ conflict(one.refused?.status) ? 'Keep what is saved' : 'Let it go' }}
+            </button>
+            <button
+              type="button"
+              class="button button-main"
+              :disabled="busy"
+              @click="doing(() => resolve(one.seq!, 'mine'))"
+            >
+              {{ conflict(one.refused?.status) ? 'Save mine on top' : 'Try again' }}
+            </button>
+          </div>
+        </article>
+        <ol v-if="state.waiting.length" class="grid" aria-label="What waits, in its order">
+          <li
+            v-for="one in state.waiting"
+            :key="one.seq"
+            class="flex gap-3 border-b border-rule py-1.5 items-baseline min-w-0"
+          >
+            <b class="shrink-0">{{ says(one)[0] }}</b>
+            <span class="grow truncate">{{ says(one)[1] }}</span>
+            <time class="text-pencil text-base shrink-0" :datetime="one.at">{{ dayAndTime(one.at) }}</time>
+          </li>
+        </ol>
+        <div class="flex flex-wrap gap-2">
+          <button
+            v-if="state.waiting.length"
+            type="button"
+            class="button button-main"
+            :disabled="busy || state.sending"
+            @click="send"
+          >
+            {{ state.sending ? 'Sending' : 'Send now' }}
+          </button>
+          <button v-if="state.waiting.length" type="button" class="button" :disabled="busy" @click="save">
+            Export the unsent
+          </button>
+          <label class="button cursor-pointer for-writers"
+            >Take in a file of unsent work<input
+              type="file"
+              accept="application/json"
+              class="sr-only"
+              :disabled="busy"
+              @change="open"
+          /></label>
+        </div>
+      </section>
+
+      <section aria-labelledby="kept-title" class="grid gap-2">
+        <h2 id="kept-title" class="text-2xl border-b-2 border-ink pb-1">Taken along</h2>
+        <template v-if="state.book">
+          <p>
+            <b>{{ state.book.profiles }} {{ state.book.profiles === 1 ? 'profile' : 'profiles' }}</b
+            >, as of {{ dayAndTime(state.book.takenAt) }}.
+            <template v-if="state.book.leftOut"
+              >{{ state.book.leftOut }} that were worked on longer ago stay with the server.</template
+            >
+          </p>
+          <div class="flex flex-wrap gap-2">
+            <button type="button" class="button" :disabled="busy" @click="keep">Take it along anew</button>
+            <button type="button" class="button" :disabled="busy || state.waiting.length > 0" @click="off">
+              Take it off this device
+            </button>
+          </div>
+        </template>
+        <template v-else>
+          <p class="text-pencil">Kept on this device, a fieldbook can be opened and worked in without signal.</p>
+          <div>
+            <button type="button" class="button button-main" :disabled="busy" @click="keep">
+              Keep this fieldbook on this device
+            </button>
+          </div>
+        </template>
+        <p v-if="space" class="text-pencil">
+          {{ megabytes(space.used) }} MB of this device are used, {{ megabytes(space.of) }} MB may be.
+          {{ space.persisted ? 'The browser keeps them until you take them off.' : '' }}
+        </p>
+        <p v-if="space && !space.persisted" class="flex flex-wrap gap-3 items-center">
+          <span class="grow">The browser may clear this when the device is full.</span>
+          <button type="button" class="button button-desk" :disabled="busy" @click="persist">Ask it to keep it</button>
+        </p>
+      </section>
+      <p class="text-pencil">
+        What waits is sent as yours alone. Somebody else who signs in on this device sees nothing of it.
+      </p>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,69 @@
+import type { State } from './keeper'
+
+type Waiting = State['waiting'][number]
+
+/** What a write does, in a person's words, by where it goes. */
+const SAYS: [RegExp, string][] = [
+  [/^POST \/api\/sites$/, 'New site'],
+  [/^POST \/api\/sites\/[^/]+\/profiles$/, 'New profile'],
+  [/^POST \/api\/sites\/[^/]+\/move$/, 'Order of sites'],
+  [/^PATCH \/api\/sites/, 'Site'],
+  [/^POST \/api\/profiles\/[^/]+\/horizons$/, 'New horizon'],
+  [/^POST \/api\/profiles\/[^/]+\/samples$/, 'New samples'],
+  [/^POST \/api\/profiles\/[^/]+\/duplicate$/, 'Next profile'],
+  [/^POST \/api\/profiles\/[^/]+\/undo$/, 'Change of layers undone'],
+  [/^PUT \/api\/profiles\/[^/]+\/table$/, 'Table of horizons'],
+  [/^PATCH \/api\/profiles/, 'Profile'],
+  [/^PATCH \/api\/horizons/, 'Horizon'],
+  [/^POST \/api\/horizons\/[^/]+\/split$/, 'Split horizon'],
+  [/^POST \/api\/horizons\/[^/]+\/merge$/, 'Merged horizons'],
+  [/^POST \/api\/horizons\/[^/]+\/boundary$/, 'Boundary'],
+  [/^POST \/api\/readings$/, 'New reading'],
+  [/^POST \/api\/readings\/[^/]+\/(measured-)?ribbons$/, 'Ribbon'],
+  [/^PATCH \/api\/readings\/[^/]+\/ribbons/, 'Corrected ribbon'],
+  [/^DELETE \/api\/readings\/[^/]+\/ribbons/, 'Ribbon taken back'],
+  [/^POST \/api\/readings\/[^/]+\/assignments$/, 'Class'],
+  [/^PUT \/api\/readings\/[^/]+\/expectation$/, 'Expected class'],
+  [/^PUT \/api\/readings\/[^/]+\/place$/, 'Step of the bench'],
+  [/^PATCH \/api\/readings/, 'Answer'],
+  [/^POST \/api\/photos/, 'Photograph'],
+  [/\/findings$/, 'Finding'],
+  [/\/api\/samples/, 'Sample'],
+  [/\/api\/companion/, 'Companion test'],
+]
+
+const NAMED = ['name', 'designation', 'label', 'code', 'test'] as const
+const plain = (value: unknown): string => String(value).replaceAll('_', ' ')
+
+/** @returns what it is, and what it says where that is short */
+export function says({ method, path, body, query }: Waiting): [what: string, detail: string] {
+  const what = SAYS.find(([pattern]) => pattern.test(`${method} ${path}`))?.[1] ?? 'Change'
+  const given = (body ?? {}) as Record<string, unknown>
+  if (given.answers) {
+    const said = Object.entries(given.answers).map(([name, value]) =>
+      value === null
+        ? `${plain(name)} taken back`
+        : `${plain(name)}: ${typeof value === 'object' ? '…' : plain(value)}`,
+    )
+    return [what, said.join(', ')]
+  }
+  if (given.length) return [what, `${plain(given.length)} ${plain(given.unit)}`]
+  const named = NAMED.find((name) => given[name])
+  return [what, named ? plain(given[named]) : (new URLSearchParams(query).get('name') ?? '')]
+}
+
+/** Both versions of what two people changed, by field. */
+export function apart({ refused, body }: Waiting): { key: string; label: string; theirs: string; mine: string }[] {
+  const standing = (refused?.standing ?? {}) as { values?: Record<string, unknown> }
+  const inside = (values: Record<string, unknown>): [string, unknown][] =>
+    Object.entries(values).flatMap(([name, value]) =>
+      name === 'described' ? Object.entries((value ?? {}) as Record<string, unknown>) : [[name, value]],
+    )
+  const theirs = Object.fromEntries(inside(standing.values ?? {}))
+  return inside((body ?? {}) as Record<string, unknown>).map(([name, value]) => ({
+    key: name,
+    label: plain(name),
+    theirs: theirs[name] === null || theirs[name] === undefined ? '' : plain(theirs[name]),
+    mine: value === null ? '' : plain(value),
+  }))
+}
