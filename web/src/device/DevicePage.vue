@@ -69,7 +69,7 @@ async function open(event: Event): Promise<void> {
   if (file)
     await doing(async () => {
       const count = await takeIn(JSON.parse(await file.text()))
-      told.value = `Taken in: ${count}. Those that were here already are left out.`
+      told.value = `Imported: ${count}. Those that were here already are left out.`
     })
   input.value = ''
 }
@@ -146,7 +146,7 @@ async function open(event: Event): Promise<void> {
             Export the unsent
           </button>
           <label class="button cursor-pointer for-writers"
-            >Take in a file of unsent work<input
+            >Import unsent work<input
               type="file"
               accept="application/json"
               class="sr-only"
