@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 # A fieldbook as a device keeps it: rows of what a pit needs, without the bin and without sessions, whose truth is
 # nobody's to see.
 class Mirror
@@ -15,10 +17,15 @@ class Mirror
     @reading = reading
   end
 
-  # @return [Hash] of each table the columns, and the rows as lists in the order of the columns
-  def to_h
+  # @param have [String, nil] the stamp of what a device has
+  # @return [Hash] of each table the columns, and the rows as lists in the order of the columns; its stamp alone where
+  #   nothing has changed since
+  def to_h(have = nil)
     tables = rows
-    { columns: tables.transform_values { |found| columns(found.klass) },
+    stamp = stamp(tables)
+    return { stamp: stamp, unchanged: true } if have == stamp
+
+    { stamp: stamp, columns: tables.transform_values { |found| columns(found.klass) },
       rows: tables.transform_values { |found| packed(found) },
       profiles: @profiles.size, left_out: part? ? 0 : @fieldbook.profiles.count - @profiles.size }
   end
@@ -41,8 +48,19 @@ class Mirror
     people = @fieldbook.observers
     { "fieldbooks" => Fieldbook.where(id: @fieldbook.id), "observers" => people,
       "sites" => part? ? @fieldbook.sites.where(id: @profile&.site_id) : @fieldbook.sites,
-      "own_hands" => OwnHand.where(observer_id: people.ids), "photos" => @fieldbook.photos.standing,
+      "own_hands" => OwnHand.where(observer_id: people.ids), "photos" => photos,
       "assessor_tables" => @fieldbook.assessor_tables, "revisions" => Revision.none }
+  end
+
+  def photos
+    all = @fieldbook.photos.standing
+    return all unless part?
+    return all.where(of: "reading", of_id: @reading.id) if @reading
+
+    layers = @profile.horizons.ids
+    readings = Reading.joins(:sample).where(samples: { horizon_id: layers }).ids
+    { "site" => @profile.site_id, "profile" => @profile.id, "horizon" => layers, "reading" => readings }
+      .map { |of, ids| all.where(of: of, of_id: ids) }.reduce(:or)
   end
 
   def of_samples(samples)
@@ -67,6 +85,18 @@ class Mirror
     found = all.where(profile_id: @profiles).or(all.where(horizon_id: horizons.ids))
     found = found.or(all.where(profile_id: nil, horizon_id: nil)) unless part?
     Sample.where(id: found.ids)
+  end
+
+  # From one look at each table: rows are only added, and versions and times of change only rise.
+  # @return [String]
+  def stamp(tables)
+    looks = tables.map do |name, found|
+      sums = ["COUNT(*)", "MAX(#{name}.id)"]
+      sums << "MAX(#{name}.updated_at)" if found.klass.column_names.include?("updated_at")
+      sums << "SUM(#{name}.lock_version)" if found.klass.column_names.include?("lock_version")
+      found.unscope(:order).pick(*sums.map { |sum| Arel.sql(sum) })
+    end
+    Digest::SHA256.hexdigest(JSON.generate([Grittle::RULES_VERSION, Database.version, looks]))[0, 32]
   end
 
   # @return [Array<Array>] name, kind and default of each

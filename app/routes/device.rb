@@ -7,7 +7,7 @@ module Routes
       app.get "/api/mirror" do
         profile = params["profile"] && fieldbook.profiles.find(params["profile"])
         reading = params["reading"] && fieldbook.readings.find(params["reading"])
-        answer Mirror.new(fieldbook, profile: profile, reading: reading).to_h
+        answer Mirror.new(fieldbook, profile: profile, reading: reading).to_h(params["have"])
       end
 
       app.post "/api/deliveries" do

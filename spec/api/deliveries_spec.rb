@@ -84,6 +84,10 @@ version: 0),
     expect(mirror["horizons"].map { |row| row["designation"] }).to eq ["A"]
     expect(mirror["answers"].map { |row| row.values_at("reading_id", "value") }).to eq [[reading["id"], true]]
     expect(mirror["samples"].size).to eq 1
+    stamp = api_get("/api/mirror")["stamp"]
+    expect(api_get("/api/mirror?have=#{stamp}")).to eq("stamp" => stamp, "unchanged" => true)
+    give(reading.merge("version" => reading["version"]), wet_rub: "neither")
+    expect(api_get("/api/mirror?have=#{stamp}")["stamp"]).not_to eq stamp
     expect(mirror.keys).not_to include("accounts", "sign_ins", "turns", "tubs")
   end
 end

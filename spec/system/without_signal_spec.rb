@@ -38,6 +38,24 @@ RSpec.describe "Without signal" do
     expect(Profile.last.horizons.map { |layer| layer.class_given.name }).to eq ["loam", "clay", "silty clay loam"]
   end
 
+  it "somebody else changes the same horizon meanwhile: both versions are shown, and one is chosen" do
+    horizon = profile_with(["A", 0, 20]).horizons.first
+    device.visit_once
+    server.stop
+    device.visit "/profiles/#{horizon.profile_id}/horizons/#{horizon.id}"
+    device.find("nav[aria-label='What is described'] button", text: "Structure").click
+    device.find("[role='group'][aria-label='Structure'] button", text: "Weak").click
+    expect(device).to have_css("[data-saved]", text: "Kept on this device: 1 answer")
+    horizon.change(horizon.lock_version, { described: { structure_grade: "strong" } })
+    server.start
+    device.visit "/device"
+    expect(device).to have_css("[data-theirs]", text: "strong").and have_css("[data-yours]", text: "weak")
+    expect(horizon.reload.seen).to eq("structure_grade" => "strong")
+    device.click_button "Save mine on top"
+    expect(device).to have_css("[data-device-state]", text: "All is sent.")
+    expect(horizon.reload.seen).to eq("structure_grade" => "weak")
+  end
+
   def make_profile
     device.click_button "Add the first site"
     device.fill_in "Name", with: "Low Meadow"

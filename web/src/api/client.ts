@@ -57,23 +57,22 @@ export async function request<T>(
 ): Promise<T> {
   const asked = withNumbers(path)
   const given = body === undefined ? undefined : (JSON.parse(withNumbers(JSON.stringify(body))) as object)
+  const usual = method === 'GET' ? keptName(path) : undefined
   // What waits here is not known there yet.
-  const first = !as && device.leads() ? await fromDevice<T>(method, asked, given, key) : undefined
+  const first = !as && !usual && device.leads() ? await fromDevice<T>(method, asked, given, key) : undefined
   if (first) return first.body
   try {
     const found = await fromServer<T>(method, asked, given, key, as)
     device.alone.value = false
     if (method !== 'GET') renew(found)
-    const name = method === 'GET' && keptName(path)
-    if (name) localStorage.setItem(name, JSON.stringify(found))
+    if (usual) localStorage.setItem(usual, JSON.stringify(found))
     return found
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error
     device.alone.value = true
-    const usual = method === 'GET' && keptName(path)
     const kept = usual && localStorage.getItem(usual)
     if (kept) return JSON.parse(kept) as T
-    const found = as ? undefined : await fromDevice<T>(method, asked, given, key)
+    const found = as || usual ? undefined : await fromDevice<T>(method, asked, given, key)
     if (found) return found.body
     throw error
   }
@@ -94,8 +93,9 @@ async function fromDevice<T>(
   return { body: found.body as T }
 }
 
-// Seconds after which a network that gives no answer is none. [our own]
+// Seconds after which a network that gives no answer is none, for what this device can answer. [our own]
 const PATIENCE = 12
+const OF_THE_PIT = /^\/api\/(work|sites|profiles|horizons|samples|readings|timers|companion-|settings)/
 
 async function fromServer<T>(
   method: Method,
@@ -113,7 +113,7 @@ async function fromServer<T>(
       method,
       headers,
       body: body === undefined ? undefined : JSON.stringify(body),
-      ...(device.state.book ? { signal: AbortSignal.timeout(PATIENCE * 1000) } : {}),
+      ...(device.state.book && OF_THE_PIT.test(path) ? { signal: AbortSignal.timeout(PATIENCE * 1000) } : {}),
     })
   } catch {
     throw new Unreachable()

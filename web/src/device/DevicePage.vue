@@ -18,6 +18,10 @@ const MB = 1024 * 1024
 const megabytes = (bytes: number): string =>
   bytes < 10 * MB ? (bytes / MB).toFixed(1) : String(Math.round(bytes / MB))
 const refused = computed(() => state.waiting.filter((one) => one.refused))
+const waits = computed(() => {
+  const count = state.waiting.length
+  return count ? `${count} ${count === 1 ? 'write waits' : 'writes wait'}.` : 'All is sent.'
+})
 const conflict = (status?: number): boolean => status === 409
 
 async function measure(): Promise<void> {
@@ -88,13 +92,8 @@ async function open(event: Event): Promise<void> {
       <section aria-labelledby="waits-title" class="grid gap-2">
         <h2 id="waits-title" class="text-2xl border-b-2 border-ink pb-1">Waits for the server</h2>
         <p role="status" data-device-state>
-          <b v-if="state.waiting.length"
-            >{{ state.waiting.length }} {{ state.waiting.length === 1 ? 'write waits' : 'writes wait' }}.</b
-          ><b v-else>All is sent.</b>
-          <span class="text-pencil">
-            {{ device.alone.value ? 'The server gives no answer just now.' : '' }}
-            {{ state.book?.sentAt ? `Last sent ${dayAndTime(state.book.sentAt)}.` : '' }}</span
-          >
+          <b>{{ waits }}</b>{{ device.alone.value ? ' The server gives no answer just now.' : '' }}
+          <span v-if="state.book?.sentAt" class="text-pencil">Last sent {{ dayAndTime(state.book.sentAt) }}.</span>
         </p>
         <article
           v-for="one in refused"

@@ -102,7 +102,7 @@ export async function take(name = state.book?.name ?? ''): Promise<void> {
   await look()
 }
 
-const RENEW_AFTER = 700 // ms after the last of several writes [our own]
+const RENEW_AFTER = 2000 // ms after the last of several writes [our own]
 const parts = new Set<string>()
 let renewing: ReturnType<typeof setTimeout> | undefined
 

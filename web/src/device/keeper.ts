@@ -21,6 +21,8 @@ export type State = {
   numbers: [number, number][]
 }
 type Mirror = {
+  stamp: string
+  unchanged?: boolean
   columns: Book['columns']
   rows: Record<string, unknown[][]>
   profiles: number
@@ -167,9 +169,14 @@ export class Keeper {
 
   /** Takes a fieldbook onto the device, unless something of it still waits. */
   async take(place: Place, name: string): Promise<boolean> {
-    const mirror = await this.ask<Mirror>(place, 'GET', '/api/mirror')
+    const before = await this.store.books.get(place.book)
+    const mirror = await this.ask<Mirror>(place, 'GET', `/api/mirror${before ? `?have=${before.stamp}` : ''}`)
     return this.alone(async () => {
       if (await this.store.waiting.where('book').equals(place.book).count()) return false
+      if (mirror.unchanged) {
+        await this.store.books.update(place.book, { takenAt: new Date().toISOString() })
+        return true
+      }
       await this.lay(place.book, name, mirror)
       return true
     })
@@ -209,6 +216,7 @@ export class Keeper {
         id,
         name,
         columns: mirror.columns,
+        stamp: mirror.stamp,
         revision: (before?.revision ?? 0) + 1,
         takenAt: new Date().toISOString(),
         sentAt: before?.sentAt ?? null,

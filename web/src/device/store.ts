@@ -9,6 +9,8 @@ export type Book = {
   columns: Record<string, [string, string, unknown][]>
   /** Rises with each change, so that another tab's worker sees that it has to read anew. */
   revision: number
+  /** How the server's fieldbook stood when it was taken. */
+  stamp: string
   takenAt: string
   sentAt: string | null
   profiles: number
