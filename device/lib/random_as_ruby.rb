@@ -16,10 +16,12 @@ class Random
     @at = 624
   end
 
-  # @param limit [Integer, nil]
+  # @param limit [Integer, Range, nil]
   # @return [Numeric] a whole number below the limit, or one from 0 to 1 of 53 bits
   def rand(limit = nil)
     return `(#{word} >>> 5) * 67108864 + (#{word} >>> 6)` / 9_007_199_254_740_992.0 if limit.nil?
+
+    return limit.begin + rand(limit.size) if limit.is_a?(Range)
 
     last = limit - 1
     mask = `last === 0 ? 0 : 0xffffffff >>> Math.clz32(last)`

@@ -207,8 +207,8 @@ RSpec.describe "Nothing is lost" do
     fill_in "Upper depth", with: "40"
     fill_in "Lower depth", with: "20"
     click_button "Add the horizon"
-    expect(find_field("Lower depth")["aria-invalid"]).to eq "true"
     expect(page).to have_text("40 to 20 cm runs upwards.")
+    expect(find_field("Lower depth")["aria-invalid"]).to eq "true"
     fill_in "Lower depth", with: "80"
     click_button "Add the horizon"
     expect(page).to have_text("40 to 80 cm overlaps B, which is 30 to 60 cm.")
