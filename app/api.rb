@@ -137,8 +137,8 @@ class Api < Sinatra::Base
 
   # What a query can get wrong; anything else that a reading of data refuses is a mistake of ours.
   QUERY = [
-    "of", "id", "of_id", "format", "from", "to", "text", "class", "page", "name", "near", "readings", "sort", *Routes::Interpretation::ASSUMED.keys,
-    *Routes::Interpretation::OF_HORIZON.keys
+    "of", "id", "of_id", "format", "from", "to", "text", "class", "page", "name", "near", "readings", "sort",
+    *Routes::Interpretation::ASSUMED.keys, *Routes::Interpretation::OF_HORIZON.keys
   ].freeze
 
   error(Grittle::InvalidInput) { |error| askable?(error) ? refuse(Problem.of(error)) : trouble(error) }

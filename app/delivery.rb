@@ -10,7 +10,6 @@ class Delivery
   VERSIONED = { "sites" => Site, "profiles" => Profile, "horizons" => Horizon, "samples" => Sample,
                 "readings" => Reading, "companion-tests" => CompanionTest }.freeze
   RECORD = %r{\A/api/(#{VERSIONED.keys.join('|')})/(\d+)}
-  NAME = /[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/
   # What another request is told of by this one.
   OF_REQUEST = /\A(?:sinatra|committee|rack\.request|rack\.input|CONTENT_|HTTP_IDEMPOTENCY|grittle\.(?!fieldbook\z))/
 
@@ -53,9 +52,11 @@ class Delivery
     )
   end
 
+  # What was answered is known for a month, what was made is there for good.
   def once(event)
-    kept = KeptResponse.where(idempotency_key: event[:key]).pick(:status, :left_version)
-    found = kept ? { key: event[:key], status: kept[0] || 200, version: kept[1] } : sent(event)
+    status, version = KeptResponse.where(idempotency_key: event[:key]).pick(:status, :left_version)
+    status ||= 201 if Delivery.number(event[:key])
+    found = status ? { key: event[:key], status: status, version: version } : sent(event)
     @left[event[:key]] = found[:version] if found[:version]
     found
   end
@@ -76,7 +77,7 @@ class Delivery
   def missing = Problem.new(404, "What this belongs to is not here: it may have been removed.").to_h
 
   # @return [String, nil] with the numbers that records have here in place of the names that the device gave them
-  def known(text) = text.gsub(NAME) { |uid| (Delivery.number(uid) || (return nil)).to_s }
+  def known(text) = text.gsub(Uid::NAME) { |uid| (Delivery.number(uid) || (return nil)).to_s }
 
   def request(event, path)
     version = version_of(event, path)
@@ -89,7 +90,7 @@ class Delivery
     return { "rack.input" => StringIO.new, "CONTENT_LENGTH" => nil } if event[:method] == "DELETE"
 
     given = (event[:body] || {}).then { |one| version ? one.merge(version: version) : one }
-    text = JSON.generate(given).gsub(/"(#{NAME})"/) do
+    text = JSON.generate(given).gsub(/"(#{Uid::NAME})"/) do
       (Delivery.number(::Regexp.last_match(1)) || ::Regexp.last_match(0)).to_s
     end
     { "CONTENT_TYPE" => "application/json", "rack.input" => StringIO.new(text), "CONTENT_LENGTH" => text.bytesize.to_s }

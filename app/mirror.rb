@@ -54,7 +54,10 @@ class Mirror
 
   def photos
     all = @fieldbook.photos.standing
-    return all unless part?
+    unless part?
+      return all.where.not(of: "reading").or(all.where(of: "reading",
+                                                       of_id: @fieldbook.readings.select(:id)))
+    end
     return all.where(of: "reading", of_id: @reading.id) if @reading
 
     layers = @profile.horizons.ids

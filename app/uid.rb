@@ -3,7 +3,8 @@
 # Identifiers of records, made where the record is made: UUIDs of version 7. All that one write makes is numbered from
 # the write's own, so that a device and the server call it alike without telling each other.
 module Uid
-  FORM = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+  NAME = /[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/
+  FORM = /\A#{NAME}\z/
   # Digits of the part that is counted up; a write makes fewer records than it can count.
   COUNTED = 12
 

@@ -200,7 +200,11 @@ end
 
 # What is stored is what an import would take.
 book = +""
-Acting.in(Fieldbook.first_of_all) { Exchange::JsonBook.new(Exchange::Scope.new("fieldbook")).each { |part| book << part } }
+Acting.in(Fieldbook.first_of_all) do
+  Exchange::JsonBook.new(Exchange::Scope.new("fieldbook")).each do |part|
+    book << part
+  end
+end
 problems = Exchange::ImportFile.call(book, "fuzz.json").last.problems.to_a
 puts "#{problems.size} stored rows that the schema forbids", *problems.first(5).map(&:to_s)
 exit 1 if wrong.any? || problems.any?

@@ -41,7 +41,8 @@ Filled.connect
 grown = HORIZONS.map do |count|
   Filled.horizons(count)
   path = File.join(ENV.fetch("GRITTLE_FILES"), "#{count}.zip")
-  File.open(path, "wb") { |file| Exchange::Package.new(Exchange::Scope.new("fieldbook")).each { |piece| file << piece } }
+  package = Exchange::Package.new(Exchange::Scope.new("fieldbook"))
+  File.open(path, "wb") { |file| package.each { |piece| file << piece } }
   ActiveRecord::Base.connection_handler.clear_all_connections!(:all)
   took = import(path)
   puts format("%6d horizons, %d rows, %.1f MB: checked in %.1f s, taken in %.1f s, memory +%d MB", count,

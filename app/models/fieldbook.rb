@@ -2,6 +2,8 @@
 
 # What everything belongs to, and the one root that every finder starts from.
 class Fieldbook < ActiveRecord::Base
+  include PhotoOwners::Within
+
   NAME = "Fieldbook"
   attribute :settings, ActiveRecord::Type::Json.new
 
@@ -144,14 +146,4 @@ class Fieldbook < ActiveRecord::Base
 
   # @param drawn [Boolean]
   def double(drawn) = write_settings(doubles_since: drawn ? (doubles_since || Time.now.utc).iso8601 : nil)
-
-  # What a photograph can be of.
-  # @param kind [String] one of Photo::OWNERS
-  # @return [ActiveRecord::Relation]
-  # @raise [Grittle::UnknownName]
-  def owners(kind)
-    raise Grittle::UnknownName.new("of", kind, Photo::OWNERS.keys) unless Photo::OWNERS.key?(kind)
-
-    kind == "reading" ? on_bench : public_send(:"#{kind}s")
-  end
 end

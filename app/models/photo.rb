@@ -9,10 +9,11 @@ require "vips"
 # written anew from its pixels: whatever else the file carried, the place it was taken at among it, is left behind.
 class Photo < ApplicationRecord
   include Deletable
+  extend PhotoOwners
 
   Vips.block_untrusted(true) # loaders that were never meant for strangers' files
 
-  OWNERS = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "reading" => "Reading" }.freeze
+  OWNERS = PhotoOwners::OWNERS
   MOST_BYTES = 20 * 1024 * 1024
   # A picture of more is no photograph from a field camera, but may fill the memory.
   MOST_PIXELS = 120_000_000
@@ -94,20 +95,6 @@ class Photo < ApplicationRecord
     refuse("The picture #{digest[0, 12]} carries more than a picture.") if read(bytes).get_fields.grep(BAGGAGE).any?
   rescue Vips::Error
     refuse("The picture #{digest[0, 12]} cannot be read.")
-  end
-
-  # @param owner [ApplicationRecord]
-  # @return [Array<Photo>]
-  def self.of(owner) = standing.where(of: OWNERS.key(owner.class.name), of_id: owner.id).order(:id)
-
-  # @param owners [Array<ApplicationRecord>] of one kind
-  # @return [Hash{Integer=>Array<Photo>}] by the owner's id
-  def self.of_each(owners)
-    if owners.empty?
-      {}
-    else
-      standing.where(of: OWNERS.key(owners.first.class.name), of_id: owners.map(&:id)).order(:id).group_by(&:of_id)
-    end
   end
 
   # @return [String] media type, by what the file begins with and not by what it is called

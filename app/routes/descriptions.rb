@@ -13,6 +13,11 @@ module Routes
     PICTURES = Gate.new("pictures", most: 1)
 
     def self.registered(app)
+      # A device names what is not numbered yet; whose it is, is asked of the number.
+      app.before "/api/photos" do
+        params["of_id"] = Delivery.number(params["of_id"]).to_s if params["of_id"].to_s.match?(Uid::FORM)
+      end
+
       app.post "/api/profiles/:id/samples" do
         profile = fieldbook.profiles.find(params[:id])
         Sample.make(profile, input[:samples])
@@ -38,8 +43,7 @@ module Routes
       end
 
       app.post "/api/photos" do
-        of = params["of_id"]
-        owner = fieldbook.owners(params["of"]).find(of.match?(Uid::FORM) ? Delivery.number(of).to_i : of)
+        owner = fieldbook.owners(params["of"]).find(params["of_id"])
         photo = PICTURES.pass { Photo.make(owner, request.body.read, **named(params)) }
         answer DescriptionSerializer.photo(photo), 201
       end

@@ -33,7 +33,9 @@ module RubyForPage
   # @param having [Array<String>] what another script brings
   # @return [Opal::Builder]
   def builder(having: [])
-    Opal::Builder.new(compiler_options: OPTIONS, prerequired: having, stubs: OTHERWISE).tap { |made| made.append_paths(*PATHS) }
+    made = Opal::Builder.new(compiler_options: OPTIONS, prerequired: having, stubs: OTHERWISE)
+    made.append_paths(*PATHS)
+    made
   end
 
   def write

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # backtick_javascript: true
 
 # Where the compiler's own library counts otherwise than Ruby does, so that the core comes to the same in the page. Each
@@ -11,9 +12,7 @@ class Hash
     each_key { |name| found[name] = yield self[name] }
     found
   end
-end
 
-class Hash
   # Likewise.
   def each_value(&block)
     values.each(&block)
@@ -25,7 +24,7 @@ class Array
   # A block that takes a pair apart gets its parts, here as well.
   def take_while
     found = []
-    each { |one| (yield one) ? found << one : (return found) }
+    each { |one| yield(one) ? found << one : (return found) }
     found
   end
 
@@ -82,7 +81,7 @@ module Enumerable
     return [].each if all.empty?
 
     parts = [[all.first]]
-    all.each_cons(2) { |one, other| (yield one, other) ? parts << [other] : parts.last << other }
+    all.each_cons(2) { |one, other| yield(one, other) ? parts << [other] : parts.last << other }
     parts.each
   end
 end
@@ -117,7 +116,8 @@ class Regexp
     var joined = Opal.regexp;
     Opal.regexp = function(parts, flags) {
       var own = joined(parts, flags);
-      return new RegExp(own.source.replace(/\\A/g, "^").replace(/\\[zZ]/g, "$").replace(/\\h/g, "[0-9a-fA-F]"), own.flags);
+      var source = own.source.replace(/\\A/g, "^").replace(/\\[zZ]/g, "$").replace(/\\h/g, "[0-9a-fA-F]");
+      return new RegExp(source, own.flags);
     };
   }
 end

@@ -11,6 +11,7 @@ require "models/application_record"
 require "models/describable"
 require "models/methodical"
 require "models/deletable"
+require "models/photo_owners"
 require "models/class_columns"
 require "device/on_device"
 require "models/own_hand"
@@ -42,6 +43,7 @@ require "serializers/reading_serializer"
 require "serializers/side_by_side_serializer"
 require "serializers/standing_serializer"
 require "serializers/work_serializer"
+require "routes/support"
 require "device/api"
 require "routes/assessor_tables"
 require "routes/catalogue"
@@ -49,6 +51,7 @@ require "routes/companions"
 require "routes/descriptions"
 require "routes/fieldbook"
 require "routes/interpretation"
+require "routes/own_things"
 require "routes/readings"
 require "device/rooms"
 require "device/preview"
@@ -85,15 +88,25 @@ module Device
     nil
   end
 
-  # @param asked [Hash{String=>Object}] "method", "path", "query", "body", "key" (a UUID of version 7) and "person", the
-  #   number of who is signed in
+  # A reader was about to change something.
+  class Forbidden < StandardError; end
+
+  # @param asked [Hash{String=>Object}] "method", "path", "query", "body", "key" (a UUID of version 7); "person", the
+  #   number of who is signed in, and their "role"
   # @return [Hash{String=>Object}, nil] "status", "body" and "changes", rows by table and number; nil where only the
   #   server answers
   def self.request(asked)
-    said, changes = Tables.together { acting(asked) { answer(asked) } }
+    said, changes = Tables.together do
+      answered = acting(asked) { answer(asked) }
+      raise Forbidden if Tables.changed? && asked["method"] != "GET" && asked["role"] == "reader"
+
+      answered
+    end
     said && { "status" => said[0], "body" => said[1], "changes" => changes }
   rescue Grittle::InvalidInput => e
     refused(Problem.of(e))
+  rescue Forbidden
+    refused(Problem.new(403, "A reader cannot do this: it takes a surveyor."))
   rescue ApplicationRecord::Stale => e
     refused(Problem.new(409, Problem::STALE,
                         **standing(e.record, asked), yours: (asked["body"] || {}).except("version")))
@@ -117,7 +130,8 @@ module Device
 
   def self.acting(asked, &block)
     person = asked["person"] && Observer.find_by(id: asked["person"])
-    Acting.as(Acting::State.new(fieldbook: Fieldbook.first, person: person)) { Acting.writing(asked["key"] || "", &block) }
+    state = Acting::State.new(fieldbook: Fieldbook.first, person: person, role: asked["role"])
+    Acting.as(state) { Acting.writing(asked["key"] || "", &block) }
   end
 
   def self.refused(problem) = { "status" => problem.status, "body" => problem.to_h, "changes" => [] }

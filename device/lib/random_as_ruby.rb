@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # backtick_javascript: true
 
 # Ruby's own numbers for a seed of up to 32 bits. [published: Matsumoto & Nishimura 1998, MT19937]

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # backtick_javascript: true
 
 # A time to the microsecond, in UTC, as the server's database keeps it; script's own knows milliseconds alone.

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/two_sides"
+require_relative "../../db/demo_picture"
 
 # What a device brings back that was without signal.
 RSpec.describe Delivery do
@@ -66,6 +67,22 @@ version: 0),
                     event("PATCH", path, changes[1], after: keys[0]))
     expect(found.map { |one| one["status"] }).to eq [200, 200]
     expect(horizon.reload.boundary).to eq "diffuse"
+  end
+
+  it "asks of a photograph whose reading it is, also where that is named and not numbered" do
+    theirs = Acting.in(Fieldbook.current) do
+      Acting.writing(keys[0]) do
+        Reading.make(horizon: horizon, textured_by: "Wren")
+      end
+    end
+    sign_in(member("Lea", "surveyor"))
+    headers = { "CONTENT_TYPE" => "application/octet-stream", "HTTP_IDEMPOTENCY_KEY" => keys[1] }
+    post "/api/photos?of=reading&of_id=#{theirs.uid}&name=x.png", DemoPicture.call, headers
+    expect([last_response.status, Photo.count]).to eq [403, 0]
+    mine = Acting.writing(keys[2]) { Reading.make(horizon: horizon, textured_by: "Lea") }
+    post "/api/photos?of=reading&of_id=#{mine.uid}&name=x.png", DemoPicture.call,
+         { **headers, "HTTP_IDEMPOTENCY_KEY" => keys[3] }
+    expect([last_response.status, Photo.last.of_id]).to eq [201, mine.id]
   end
 
   it "refuses what belongs to nothing here, and notes how far a clock is off" do

@@ -118,4 +118,28 @@ RSpec.describe PageCore, type: :api do
       expect(sides.differences.first(10)).to eq []
     end
   end
+
+  # Somebody else's reading, at a horizon that is there already.
+  reading = [["GET", "/api/profiles/{given.profile}", nil, "profile"],
+             ["GET", "/api/readings/{given.reading}", nil, "theirs"]]
+  {
+    "surveyor" => [
+      *reading, tell["theirs", ball_holds: true], *push["theirs", 38],
+      ["PATCH", "/api/samples/{theirs.sample.id}", { version: "{theirs.sample.version}", label: "Mine" }],
+      ["PATCH", "/api/horizons/{profile.horizons.0.id}",
+       { version: "{profile.horizons.0.version}", reported_reading_id: "{theirs.id}" }],
+      ["POST", "/api/readings", { sample_id: "{theirs.sample.id}" }, "mine"], tell["mine", ball_holds: true]
+    ],
+    "reader" => [*reading, ["POST", "/api/sites", { name: "No" }], ["POST", "/api/comparisons", { sand: 40, clay: 20 }]]
+  }.each do |role, steps|
+    it "lets a #{role} do what the server lets one do" do
+      profile = profile_with(["A", 0, 20], textured_by: "Wren")
+      theirs = Reading.make(horizon: profile.horizons.first)
+      account = member("Lea", role)
+      sign_in(account)
+      sides = TwoSides.new(self, account.memberships.first)
+      sides.run(steps, "given" => { "profile" => profile.id, "reading" => theirs.id })
+      expect(sides.differences.first(10)).to eq []
+    end
+  end
 end

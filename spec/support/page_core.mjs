@@ -9,4 +9,5 @@ await import(pathToFileURL(worker))
 if (scripts.length) await globalThis.onmessage({ data: { id: 0, name: 'desk', args: [] } })
 for (const script of scripts) await import(pathToFileURL(script))
 globalThis.postMessage = say
-for await (const line of createInterface({ input: process.stdin })) await globalThis.onmessage({ data: JSON.parse(line) })
+for await (const line of createInterface({ input: process.stdin }))
+  await globalThis.onmessage({ data: JSON.parse(line) })

@@ -12,8 +12,10 @@ class TwoSides
 
   attr_reader :differences
 
-  def initialize(spec)
+  # @param member [Membership, nil] who is signed in on both sides; nobody, who works alone
+  def initialize(spec, member = nil)
     @spec = spec
+    @member = member
     @differences = []
     @server = {}
     @device = {}
@@ -21,7 +23,10 @@ class TwoSides
   end
 
   # @param steps [Array<Array>] verb, path, body, and the name its answer is kept under
-  def run(steps)
+  # @param known [Hash{String=>Object}] what may be spoken of as if it had been answered
+  def run(steps, known = {})
+    @server.merge!(known)
+    @device.merge!(known)
     PageCore.open do |core|
       @core = core
       mirror = JSON.parse(JSON.generate(Mirror.new(Fieldbook.current).to_h))
@@ -56,6 +61,8 @@ class TwoSides
 
     @differences << "#{where}: #{status}, on the device #{there['status']}" unless status == there["status"]
     compare(answer, there["body"], where)
+    return if status >= 400
+
     @server[name] = answer
     @device[name] = there["body"]
   end
@@ -83,7 +90,8 @@ class TwoSides
   def of_device(verb, path, body, key)
     place, query = path.split("?", 2)
     @core.ask("request", { "method" => verb, "path" => place, "query" => URI.decode_www_form(query.to_s).to_h,
-                           "body" => body && JSON.parse(JSON.generate(body)), "key" => key, "person" => nil })
+                           "body" => body && JSON.parse(JSON.generate(body)), "key" => key,
+                           "person" => @member&.observer_id, "role" => @member ? @member.role : "lead" })
   rescue RuntimeError => e
     { "status" => 500, "body" => { "detail" => e.message } }
   end

@@ -56,7 +56,9 @@ RSpec.describe Grittle::Practice::OwnHand do
     expect(taught.further["drift"]["sentence"]).to be_nil
     longer = rows.map.with_index do |row, at|
       felt = { "ball_holds" => true, "ribbons" => Array.new(3) { { "length_mm" => (pairs[at][0] * 1.7).round } } }
-      row.dup.tap { |one| one.observations = Grittle::Observations.new(felt) and one.sample = "later/#{at}" and one.age_days = 0 }
+      row.dup.tap do |one|
+        one.observations = Grittle::Observations.new(felt) and one.sample = "later/#{at}" and one.age_days = 0
+      end
     end
     moved = Grittle::Practice::TaughtHand.new((rows * 2) + longer).further["drift"]["sentence"]
     expect(moved).to include("longer than your curve says")

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # backtick_javascript: true
 
 # What the server's files say beyond Ruby's own words.

@@ -14,6 +14,8 @@ end
 
 # The fieldbook whose rows lie here; there is one at a time.
 class Fieldbook < ActiveRecord::Base
+  include PhotoOwners::Within
+
   PEOPLE = %i[textured_by recorded_by].freeze
 
   def self.current = Acting.fieldbook
@@ -35,12 +37,6 @@ class Fieldbook < ActiveRecord::Base
   end
 
   def doubles? = false
-
-  def owners(kind)
-    raise Grittle::UnknownName.new("of", kind, Photo::OWNERS.keys) unless Photo::OWNERS.key?(kind)
-
-    kind == "reading" ? on_bench : public_send("#{kind}s")
-  end
 end
 
 # Somebody of the fieldbook.
@@ -56,25 +52,17 @@ end
 
 # A photograph, whose picture lies beside the rows.
 class Photo < ApplicationRecord
-  OWNERS = { "site" => "Site", "profile" => "Profile", "horizon" => "Horizon", "reading" => "Reading" }.freeze
+  extend PhotoOwners
 
   belongs_to :fieldbook, default: -> { Fieldbook.current }
   belongs_to :by, class_name: "Observer", optional: true
   scope :standing, -> { where(removed_at: nil, deletion_id: nil) }
 
-  def self.of(owner) = standing.where(of: OWNERS.key(owner.class.name), of_id: owner.id).order(:id)
-
-  def self.of_each(owners)
-    return {} if owners.empty?
-
-    standing.where(of: OWNERS.key(owners.first.class.name), of_id: owners.map(&:id)).order(:id).group_by(&:of_id)
-  end
-
   # @param picture [Hash] width, height, bytes and media type, as the page has read them
   def self.make(owner, picture, name: nil, token: nil)
     known = token && find_by(token: token)
-    known || create!(of: OWNERS.key(owner.class.name), of_id: owner.id, digest: "", token: token, added_at: Time.now.utc,
-                     by: Acting.person, caption: name && name.split(%r{[/\\]}).last, **picture)
+    known || create!(of: PhotoOwners::OWNERS.key(owner.class.name), of_id: owner.id, digest: "", token: token,
+                     added_at: Time.now.utc, by: Acting.person, caption: name&.split(%r{[/\\]})&.last, **picture)
   end
 end
 
@@ -139,12 +127,14 @@ class QuickReadings
   # @return [Array<Reading>] newest first
   def relation
     found = @fieldbook.quick_readings.select { |reading| QuickReadings.touched?(reading) }
-    found = found.select { |reading| QuickReadings.said(reading).include?(@params["text"].downcase) } if @params["text"].present?
+    text = @params["text"].to_s.downcase
+    found = found.select { |reading| QuickReadings.said(reading).include?(text) } if text.present?
     ActiveRecord::Found.new(found.sort_by { |reading| -reading.id })
   end
 
   def self.said(reading)
-    [reading.sample.label, *reading.sample.seen.values, reading.textured_by&.name, reading.class_given&.full_name].join(" ").downcase
+    sample = reading.sample
+    [sample.label, *sample.seen.values, reading.textured_by&.name, reading.class_given&.full_name].join(" ").downcase
   end
 
   def self.touched?(reading)
@@ -199,10 +189,16 @@ class SiteSearch
   def holds?(site)
     profiles = site.profiles.to_a
     return false if @unfinished && profiles.none?(&:open)
-    return false if @class && profiles.none? { |one| one.horizons.any? { |h| "#{h.class_system}:#{h.class_code}" == @class } }
+    return false if @class && profiles.none? { |profile| profile.horizons.any? { |layer| of_class?(layer) } }
 
-    said = [site.name, site.note, site.landform, site.seen.values,
-            profiles.map { |one| [one.name, one.note, one.horizons.map(&:designation)] }].flatten.compact.join(" ").downcase
-    @words.all? { |word| said.include?(word) }
+    words = words_of(site, profiles)
+    @words.all? { |word| words.include?(word) }
+  end
+
+  def of_class?(layer) = "#{layer.class_system}:#{layer.class_code}" == @class
+
+  def words_of(site, profiles)
+    of_profiles = profiles.map { |profile| [profile.name, profile.note, profile.horizons.map(&:designation)] }
+    [site.name, site.note, site.landform, site.seen.values, of_profiles].flatten.compact.join(" ").downcase
   end
 end

@@ -40,7 +40,10 @@ module ActiveRecord
       def callbacks = @callbacks ||= superclass.respond_to?(:callbacks) ? superclass.callbacks.dup : []
 
       def table_name
-        @table_name ||= name.gsub(/(.)([A-Z])/) { "#{$1}_#{$2}" }.downcase.then { |one| one.end_with?("s") ? "#{one}es" : "#{one}s" }
+        @table_name ||= begin
+          words = name.scan(/[A-Z][a-z]*/).join("_").downcase
+          words.end_with?("s") ? "#{words}es" : "#{words}s"
+        end
       end
 
       def column_names = Device::Tables.columns(table_name).keys
@@ -77,6 +80,7 @@ module ActiveRecord
       end
 
       def has_one(name, *, **) = define_method(name) { nil }
+
       def scope(name, body)
         scopes[name] = body
         define_singleton_method(name) { |*given| Relation.new(self).instance_exec(*given, &body) }
@@ -131,7 +135,7 @@ module ActiveRecord
 
     def initialize(**given)
       self.class.name_columns
-      @row = self.class.column_names.to_h { |name| [name, Device::Tables.columns(self.class.table_name)[name][:default]] }
+      @row = columns.transform_values { |column| column[:default] }
       @new = true
       @was = {}
       assign_attributes(given)
@@ -145,7 +149,7 @@ module ActiveRecord
     end
 
     def id = @row["id"]
-    def has_attribute?(name) = Device::Tables.column?(self.class.table_name, name.to_s)
+    def has_attribute?(name) = columns.key?(name.to_s)
     def new_record? = @new
     def attributes = self.class.column_names.to_h { |name| [name, self[name]] }
 
@@ -156,7 +160,7 @@ module ActiveRecord
 
     def []=(name, value)
       name = name.to_s
-      raise NoMethodError, "undefined #{name} of #{self.class}" unless Device::Tables.column?(self.class.table_name, name)
+      raise NoMethodError, "undefined #{name} of #{self.class}" unless columns.key?(name)
 
       plain = value.is_a?(Time) ? value.iso8601(6) : value
       return if @row[name] == plain
@@ -194,15 +198,18 @@ module ActiveRecord
 
       stamp_time("created_at", now) if first
       stamp_time("updated_at", now)
-      self["lock_version"] = @row["lock_version"] + 1 if !first && @row.key?("lock_version") && !@was.key?("lock_version")
+      assign_attributes(next_version) unless first || @was.key?("lock_version")
       keep_row
       run_callbacks(:after_save)
       true
     end
 
+    # @return [Hash{String=>Integer}] nothing where it has no version
+    def next_version = @row.key?("lock_version") ? { "lock_version" => @row["lock_version"] + 1 } : {}
+
     def touch
       stamp_time("updated_at", Time.now)
-      self["lock_version"] += 1 if @row.key?("lock_version")
+      assign_attributes(next_version)
       keep_row
     end
 
@@ -221,16 +228,17 @@ module ActiveRecord
       return self[column.delete_suffix("=")] = given.first if column.end_with?("=")
       return @was.key?(column.delete_suffix("_changed?")) if column.end_with?("_changed?")
       return !!self[column.delete_suffix("?")] if column.end_with?("?") && @row.key?(column.delete_suffix("?"))
-      return self[column] if Device::Tables.column?(self.class.table_name, column)
+      return self[column] if columns.key?(column)
 
       raise NoMethodError, "undefined #{name} for #{self.class}"
     end
 
-    def respond_to_missing?(name, *) = Device::Tables.column?(self.class.table_name, name.to_s)
+    def respond_to_missing?(name, *) = columns.key?(name.to_s)
 
     private
 
-    def time_column?(name) = Device::Tables.columns(self.class.table_name)[name][:type] == "datetime"
+    def columns = Device::Tables.columns(self.class.table_name)
+    def time_column?(name) = columns[name][:type] == "datetime"
     def stamp_time(name, time) = @row.key?(name) && self[name] = time
 
     def fill_defaults

@@ -9,6 +9,8 @@ module ActiveRecord
     def each(&) = @all.each(&)
     def find_each(&) = each(&)
     def preload(*, **) = self
+    def offset(count) = Found.new(@all.drop(count))
+    def limit(count) = Found.new(@all.first(count))
   end
 
   # Records of one table by conditions, in an order; looked up anew each time it is asked.
@@ -86,9 +88,14 @@ module ActiveRecord
         owner && wanted.all? { |column, value| among?(value, owner[column.to_s]) }
       end
     end
-    private_class_method :among?, :compared, :nested
 
-    def order(*names, **ways) = with(order: @order + names.map { |name| [name.to_s, 1] } + ways.map { |name, way| [name.to_s, way == :desc ? -1 : 1] })
+    # @param names [Array<Symbol>] rising
+    # @param ways [Hash{Symbol=>Symbol}] :asc or :desc
+    def order(*names, **ways)
+      told = names.to_h { |name| [name, :asc] }.merge(ways)
+      with(order: @order + told.map { |name, way| [name.to_s, way == :desc ? -1 : 1] })
+    end
+
     def limit(count) = with(limit: count)
     def offset(count) = with(offset: count)
     def preload(*, **) = self
@@ -129,27 +136,35 @@ module ActiveRecord
     def last(*count) = to_a.last(*count)
     def ids = to_a.map(&:id)
     def pick(name) = pluck(name).first
-    def exists?(given = nil) = given.nil? ? any? : where(given.is_a?(Hash) ? given : { id: given }).any?
+
+    def exists?(given = nil)
+      return any? if given.nil?
+
+      where(given.is_a?(Hash) ? given : { id: given }).any?
+    end
+
     def any?(&block) = block ? to_a.any?(&block) : !to_a.empty?
     def empty? = to_a.empty?
     def size = to_a.size
     def length = size
     def count(*given, &block) = given.empty? && block.nil? ? size : to_a.count(*given, &block)
     def maximum(name) = pluck(name).compact.max
-    def group(name) = to_a.group_by { |record| record[name.to_s] }.transform_values { |all| Counted.new(all) }.then { |found| Groups.new(found) }
-    # A version moves on with it, as the server's does.
+
+    # Only ever to count what is in each.
+    def group(name) = Groups.new(to_a.group_by { |record| record[name.to_s] })
+
+    # A version moves on with it, as the server's does; that is all that is ever said as a text.
     def update_all(given)
-      to_a.each do |record|
-        version = record.has_attribute?("lock_version") ? { "lock_version" => record["lock_version"] + 1 } : {}
-        record.update_columns(given.is_a?(String) ? version : version.merge(given))
-      end.size
+      changed = to_a
+      changed.each { |record| record.update_columns({ **record.next_version, **(given.is_a?(Hash) ? given : {}) }) }
+      changed.size
     end
+
     def delete_all = to_a.each { |record| Device::Tables.write(@model.table_name, record.id, nil) }.size
 
     # Rows by the value of a column.
-    Counted = Struct.new(:all)
     Groups = Struct.new(:found) do
-      def count = found.transform_values { |one| one.all.size }
+      def count = found.transform_values(&:size)
     end
 
     def pluck(*names)
@@ -172,6 +187,14 @@ module ActiveRecord
 
     def respond_to_missing?(name, *) = @model.scopes.key?(name) || [].respond_to?(name)
 
+    # As the database does: what has no value comes first.
+    def self.compare(one, other)
+      return one.nil? ? -1 : 1 if one.nil? || other.nil?
+
+      one <=> other
+    end
+    private_class_method :among?, :compared, :nested
+
     private
 
     def sorted(found)
@@ -179,13 +202,6 @@ module ActiveRecord
         column, way = @order.find { |name, _| one[name] != other[name] }
         column ? way * Relation.compare(one[column], other[column]) : 0
       end
-    end
-
-    # As the database does: what has no value comes first.
-    def self.compare(one, other)
-      return one.nil? ? -1 : 1 if one.nil? || other.nil?
-
-      one <=> other
     end
   end
 end

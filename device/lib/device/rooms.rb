@@ -28,5 +28,5 @@ module Device
   end
 
   [Routes::AssessorTables, Routes::Catalogue, Routes::Companions, Routes::Descriptions, Routes::Fieldbook,
-   Routes::Interpretation, Routes::Readings].each { |room| Api.register(room) }
+   Routes::Interpretation, Routes::OwnThings, Routes::Readings].each { |room| Api.register(room) }
 end

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # backtick_javascript: true
 
 module Device
@@ -37,7 +38,6 @@ module Device
 
       # @return [Hash{String=>Hash}] type and default by column
       def columns(table) = @columns.fetch(table) { raise KeyError, "This device has no table #{table}." }
-      def column?(table, name) = columns(table).key?(name)
 
       # @return [Hash{Integer=>Hash}] rows by number
       def rows(table) = @rows[table] ||= {}
@@ -81,6 +81,9 @@ module Device
         @before = nil
         @records = {}
       end
+
+      # @return [Boolean] whether anything was changed in what is done together so far
+      def changed? = !@before.nil? && !@before.empty?
 
       private
 
