@@ -201,9 +201,7 @@ end
 # What is stored is what an import would take.
 book = +""
 Acting.in(Fieldbook.first_of_all) do
-  Exchange::JsonBook.new(Exchange::Scope.new("fieldbook")).each do |part|
-    book << part
-  end
+  Exchange::JsonBook.new(Exchange::Scope.new("fieldbook")).each { |part| book << part }
 end
 problems = Exchange::ImportFile.call(book, "fuzz.json").last.problems.to_a
 puts "#{problems.size} stored rows that the schema forbids", *problems.first(5).map(&:to_s)

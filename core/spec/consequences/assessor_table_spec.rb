@@ -63,10 +63,8 @@ RSpec.describe Grittle::Consequences::AssessorTable do
   { ["x", nil, "1"] => "“x” is no soil category, class or field texture grade.",
     %w[4 fluffy 1] => "Structure has no “fluffy”", ["4", nil, "much"] => "A value is a number or “unsuitable”" }
     .each do |row, sentence|
-      it("refuses #{row.compact.join(', ')}") {
-        expect do
-          table(row)
-        end.to raise_error(Grittle::InvalidInput, /#{Regexp.escape(sentence)}/)
-      }
+      it("refuses #{row.compact.join(', ')}") do
+        expect { table(row) }.to raise_error(Grittle::InvalidInput, /#{Regexp.escape(sentence)}/)
+      end
     end
 end

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid'
 import type { components } from './schema'
-import { askDevice, device, renew, served as withNumbers } from '@/device/device'
+import { askDevice, device, renew, withServerNumbers } from '@/device/device'
 import { here, served } from './here'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
@@ -35,6 +35,13 @@ export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 /** A word of this write's own, so that a retry makes no second record; what it makes is named from it. */
 export const newKey = (): string => v7()
 
+/** What is worked on at a pit: without the server's word this device may have it. */
+const OF_THE_PIT = /^\/api\/(work|sites|profiles|horizons|samples|readings|timers|companion-|settings|photos)/
+/** Seconds after which a network that gives no answer is none, for what this device can answer. [our own] */
+const PATIENCE = 12
+/** What a gateway says when no server stands behind it. */
+const NOBODY_THERE = [502, 504]
+
 /** What the page cannot begin without, kept from when it was answered last. */
 const KEPT = /^\/api\/(session|catalogue|triangles)(?=$|\?)/
 const keptName = (path: string): string | undefined => {
@@ -55,8 +62,8 @@ export async function request<T>(
   key: string = newKey(),
   /** The key of a set or a session that is asked with. */ as?: string,
 ): Promise<T> {
-  const asked = withNumbers(path)
-  const given = body === undefined ? undefined : (JSON.parse(withNumbers(JSON.stringify(body))) as object)
+  const asked = withServerNumbers(path)
+  const given = body === undefined ? undefined : (JSON.parse(withServerNumbers(JSON.stringify(body))) as object)
   const usual = method === 'GET' ? keptName(path) : undefined
   // What waits here is not known there yet.
   const first = !as && !usual && device.leads() ? await fromDevice<T>(method, asked, given, key) : undefined
@@ -64,7 +71,7 @@ export async function request<T>(
   try {
     const found = await fromServer<T>(method, asked, given, key, as)
     device.alone.value = false
-    if (method !== 'GET') renew(found)
+    if (method !== 'GET' && OF_THE_PIT.test(asked)) renew(found)
     if (usual) localStorage.setItem(usual, JSON.stringify(found))
     return found
   } catch (error) {
@@ -86,16 +93,12 @@ async function fromDevice<T>(
   file?: Blob,
 ): Promise<{ body: T } | undefined> {
   const given = (body as Record<string, unknown> | undefined) ?? null
-  const asked = { method, path, body: given, key, label: '', ...(file ? { file } : {}) }
+  const asked = { method, path, body: given, key, ...(file ? { file } : {}) }
   const found = await askDevice(asked).catch((error: Error) => void console.info(error.message))
   if (!found) return undefined
   if (found.status >= 400) throw new ApiProblem(found.body as ProblemBody)
   return { body: found.body as T }
 }
-
-// Seconds after which a network that gives no answer is none, for what this device can answer. [our own]
-const PATIENCE = 12
-const OF_THE_PIT = /^\/api\/(work|sites|profiles|horizons|samples|readings|timers|companion-|settings)/
 
 async function fromServer<T>(
   method: Method,
@@ -119,6 +122,7 @@ async function fromServer<T>(
     throw new Unreachable()
   }
   if (response.ok) return (await response.json()) as T
+  if (device.state.book && OF_THE_PIT.test(path) && NOBODY_THERE.includes(response.status)) throw new Unreachable()
   throw new ApiProblem(await problemOf(response))
 }
 
@@ -128,12 +132,12 @@ async function fromServer<T>(
  * @throws {Unreachable} when there is no answer
  */
 export async function sendFile<T>(path: string, file: Blob, key: string = newKey()): Promise<T> {
-  const asked = withNumbers(path)
+  const asked = withServerNumbers(path)
   const first = device.leads() ? await pictureOnDevice<T>(asked, file, key) : undefined
   if (first) return first.body
   try {
     const found = await fileToServer<T>(asked, file, key)
-    renew(null)
+    if (OF_THE_PIT.test(asked)) renew(null)
     return found
   } catch (error) {
     const found = error instanceof Unreachable ? await pictureOnDevice<T>(asked, file, key) : undefined

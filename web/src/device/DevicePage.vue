@@ -4,17 +4,19 @@ import { queryClient } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
 import ConflictTable from '@/shared/ConflictTable.vue'
 import { dayAndTime } from '@/shared/dates'
-import { device, forget, resolve, sendWaiting, take, takeIn, unsent } from './device'
+import { device, forget, keepForGood, resolve, sendWaiting, take, takeIn, unsent } from './device'
 import { newer } from './page'
 import { apart, says } from './writes'
 
-// What lies on this device of the fieldbook at hand: what waits for the server, and what was taken along.
+// What lies on this device: what waits for the server, and the fieldbooks that open without it.
 const state = device.state
 const busy = ref(false)
 const told = ref('')
 const space = ref<{ used: number; of: number; persisted: boolean }>()
 
 const MB = 1024 * 1024
+const size = ({ profiles, bytes }: { profiles: number; bytes: number }): string =>
+  `${profiles} ${profiles === 1 ? 'profile' : 'profiles'}, ${megabytes(bytes)} MB`
 const megabytes = (bytes: number): string =>
   bytes < 10 * MB ? (bytes / MB).toFixed(1) : String(Math.round(bytes / MB))
 const refused = computed(() => state.waiting.filter((one) => one.refused))
@@ -52,10 +54,9 @@ const send = () =>
 const keep = () => doing(() => take())
 const persist = () =>
   doing(async () => {
-    const kept = await navigator.storage.persist()
-    if (!kept) told.value = 'The browser does not promise it. Install the page, or export what is unsent.'
+    if (!(await keepForGood()))
+      told.value = 'The browser does not promise it. Install the page as an app, or export what is unsent.'
   })
-const off = () => doing(forget)
 
 const save = () =>
   doing(async () => {
@@ -81,7 +82,7 @@ async function open(event: Event): Promise<void> {
 
 <template>
   <div class="min-h-dvh flex flex-col text-lg">
-    <PageHead title="On this device" :line="state.book?.name ?? 'Nothing of this fieldbook lies here yet'" />
+    <PageHead title="On this device" :line="state.book?.name ?? 'No copy of this fieldbook yet'" />
     <main class="px-4 desk:px-6 py-4 grid gap-8 content-start max-w-4xl">
       <p v-if="newer" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2 flex flex-wrap gap-3 items-center">
         <span class="grow">A newer version of the page is ready. What waits here stays.</span>
@@ -90,7 +91,7 @@ async function open(event: Event): Promise<void> {
       <p v-if="told" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ told }}</p>
 
       <section aria-labelledby="waits-title" class="grid gap-2">
-        <h2 id="waits-title" class="text-2xl border-b-2 border-ink pb-1">Waits for the server</h2>
+        <h2 id="waits-title" class="text-2xl border-b-2 border-ink pb-1">Unsent</h2>
         <p role="status" data-device-state>
           <b>{{ waits }}</b>{{ device.alone.value ? ' The server gives no answer just now.' : '' }}
           <span v-if="state.book?.sentAt" class="text-pencil">Last sent {{ dayAndTime(state.book.sentAt) }}.</span>
@@ -156,38 +157,65 @@ async function open(event: Event): Promise<void> {
       </section>
 
       <section aria-labelledby="kept-title" class="grid gap-2">
-        <h2 id="kept-title" class="text-2xl border-b-2 border-ink pb-1">Taken along</h2>
+        <h2 id="kept-title" class="text-2xl border-b-2 border-ink pb-1">Offline copies</h2>
         <template v-if="state.book">
           <p>
-            <b>{{ state.book.profiles }} {{ state.book.profiles === 1 ? 'profile' : 'profiles' }}</b
-            >, as of {{ dayAndTime(state.book.takenAt) }}.
+            <b>{{ state.book.name }}</b>: {{ size(state.book) }}, as of {{ dayAndTime(state.book.takenAt) }}.
             <template v-if="state.book.leftOut"
-              >{{ state.book.leftOut }} that were worked on longer ago stay with the server.</template
+              >{{ state.book.leftOut }} profiles that were worked on longer ago stay with the server.</template
             >
           </p>
           <div class="flex flex-wrap gap-2">
-            <button type="button" class="button" :disabled="busy" @click="keep">Take it along anew</button>
-            <button type="button" class="button" :disabled="busy || state.waiting.length > 0" @click="off">
-              Take it off this device
+            <button type="button" class="button" :disabled="busy" @click="keep">Refresh the copy</button>
+            <button
+              type="button"
+              class="button"
+              :disabled="busy || state.waiting.length > 0"
+              @click="doing(() => forget())"
+            >
+              Remove it
             </button>
           </div>
         </template>
         <template v-else>
-          <p class="text-pencil">Kept on this device, a fieldbook can be opened and worked in without signal.</p>
+          <p class="text-pencil">
+            With a copy on this device, this fieldbook opens and can be worked in without signal.
+          </p>
           <div>
             <button type="button" class="button button-main" :disabled="busy" @click="keep">
               Keep this fieldbook on this device
             </button>
           </div>
         </template>
-        <p v-if="space" class="text-pencil">
-          {{ megabytes(space.used) }} MB of this device are used, {{ megabytes(space.of) }} MB may be.
-          {{ space.persisted ? 'The browser keeps them until you take them off.' : '' }}
+        <ul v-if="state.others.length" class="grid" aria-label="Other fieldbooks on this device">
+          <li
+            v-for="other in state.others"
+            :key="other.id"
+            class="flex flex-wrap items-center gap-x-3 border-b border-rule py-1.5"
+          >
+            <b class="grow min-w-0 truncate">{{ other.name }}</b>
+            <span class="text-pencil">{{ size(other) }}</span>
+            <a class="button button-desk" :href="`/fieldbooks/${other.id}/device`"
+              >Open<span class="sr-only">: {{ other.name }}</span></a
+            >
+            <button type="button" class="button button-desk" :disabled="busy" @click="doing(() => forget(other.id))">
+              Remove<span class="sr-only">: {{ other.name }}</span>
+            </button>
+          </li>
+        </ul>
+        <p class="min-h-14 text-pencil">
+          <template v-if="space"
+            >{{ megabytes(space.used) }} of {{ megabytes(space.of) }} MB are used on this device.
+            {{
+              space.persisted
+                ? 'The browser keeps them until you remove them.'
+                : 'The browser may clear them when the device is full.'
+            }}</template
+          >
         </p>
-        <p v-if="space && !space.persisted" class="flex flex-wrap gap-3 items-center">
-          <span class="grow">The browser may clear this when the device is full.</span>
-          <button type="button" class="button button-desk" :disabled="busy" @click="persist">Ask it to keep it</button>
-        </p>
+        <div v-if="space && !space.persisted">
+          <button type="button" class="button" :disabled="busy" @click="persist">Ask the browser to keep them</button>
+        </div>
       </section>
       <p class="text-pencil">
         What waits is sent as yours alone. Somebody else who signs in on this device sees nothing of it.

@@ -1,6 +1,7 @@
 import { computed, reactive, ref } from 'vue'
 import { v7 } from 'uuid'
 import { BASE, here } from '@/api/here'
+import { withoutOwn } from './numbers'
 import type { Answer, Asked as Request, Place, State } from './keeper'
 import type { Answered, Asked } from './worker'
 
@@ -55,7 +56,7 @@ function deviceName(): string {
 }
 
 let place: Place | undefined
-const state = reactive<State>({ book: null, waiting: [], sending: false, numbers: [] })
+const state = reactive<State>({ book: null, others: [], waiting: [], sending: false, numbers: [] })
 const numbers = computed(() => new Map(state.numbers))
 const alone = ref(false)
 
@@ -82,17 +83,28 @@ async function look(): Promise<void> {
   else localStorage.removeItem(WAITS)
 }
 
-/** Begins to keep a fieldbook; without signal the device answers from what it kept before. */
-export async function begin(account: number, book: number, person: number | null, name: string): Promise<void> {
-  place = { account, book, person, base: BASE }
-  await look()
-  if (state.waiting.length) await sendWaiting()
-  else await take(name)
+/** Fieldbooks that a person does not want on this device, by account and number. */
+const unwanted = (at: Place): string => `grittle.unwanted.${at.account}.${at.book}`
+
+/**
+ * Begins to keep a fieldbook; without signal the device answers from what it kept before. Where even that fails, the
+ * page goes on with the server alone.
+ */
+export async function begin(at: Omit<Place, 'base'>, name: string): Promise<void> {
+  place = { ...at, base: BASE }
+  try {
+    await look()
+    if (state.waiting.length) await sendWaiting()
+    else if (!localStorage.getItem(unwanted(place))) await take(name)
+  } catch (error) {
+    console.info(`Nothing is kept on this device: ${String(error)}`)
+  }
 }
 
 /** Takes the fieldbook onto the device anew. */
 export async function take(name = state.book?.name ?? ''): Promise<void> {
   if (!place) return
+  localStorage.removeItem(unwanted(place))
   try {
     await ask('take', place, name)
     alone.value = false
@@ -130,16 +142,20 @@ async function renewAll(): Promise<void> {
 export async function askDevice(request: Request): Promise<Answer | null> {
   if (!place) return null
   const found = await ask<Answer | null>('answer', place, request)
-  if (found && request.method !== 'GET') await look()
+  if (!found || request.method === 'GET') return found
+  await look()
+  if (state.waiting.length) void keepForGood()
   return found
 }
 
+/** What waits must not be cleared away when the device is full: the browser is asked, once a page. */
+let askedToKeep: Promise<boolean> | undefined
+export const keepForGood = (): Promise<boolean> =>
+  (askedToKeep ??= navigator.storage?.persist?.().catch(() => false) ?? Promise.resolve(false))
+
 /** An address or a body with the numbers that the server has given since. */
-export function served(text: string): string {
-  return state.numbers.length
-    ? text.replace(/(?<!\d)\d{16}(?!\d)/g, (own) => String(numbers.value.get(Number(own)) ?? own))
-    : text
-}
+export const withServerNumbers = (text: string): string =>
+  state.numbers.length ? withoutOwn(text, (own) => String(numbers.value.get(own) ?? own)) : text
 
 /** Sends what waits. */
 export async function sendWaiting(): Promise<void> {
@@ -175,12 +191,21 @@ export async function takeIn(packed: unknown): Promise<number> {
   return count
 }
 
-export async function forget(): Promise<void> {
-  await ask('forget', place)
+/** Takes a fieldbook off this device: the one at hand, or another. */
+export async function forget(book = place?.book): Promise<void> {
+  if (!place || book === undefined) return
+  await ask('forget', place, book)
+  localStorage.setItem(unwanted({ ...place, book }), 'yes')
   await look()
 }
 
+/** Whoever signs out leaves no fieldbook behind; what waits stays, and is wanted again when they are back. */
+export async function leave(): Promise<void> {
+  if (!place) return
+  for (const book of [place.book, ...state.others.map(({ id }) => id)]) await ask('forget', place, book)
+}
+
 // A network that is back is used at once; while there is none, now and then.
-const EVERY = 15_000
+const EVERY = 15_000 // ms [our own]
 globalThis.addEventListener?.('online', () => void sendWaiting())
 globalThis.setInterval?.(() => void (here.signedOut || sendWaiting()), EVERY)

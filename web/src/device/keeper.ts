@@ -1,38 +1,36 @@
 import { call } from './ruby'
-import { FIRST_OWN, Store, withoutOwn, type Book, type Row, type Waiting } from './store'
+import { FIRST_OWN, withoutOwn } from './numbers'
+import { base64, fromBase64, renamed, unpacked, without, type Mirror } from './packing'
+import { Store, type Book, type Waiting } from './store'
 
 /** Who asks, in which fieldbook, below which address. */
-export type Place = { account: number; book: number; base: string; person: number | null }
+export type Place = { account: number; book: number; base: string; person: number | null; role: string }
 export type Asked = {
   method: string
   path: string
   body: Record<string, unknown> | null
   key: string
-  label: string
   file?: Blob
 }
 export type Answer = { status: number; body: unknown }
+/** What the page shows of a fieldbook that lies here. */
+export type Kept = Omit<Book, 'columns'>
 /** What the page shows of what lies here. */
 export type State = {
-  book: Omit<Book, 'columns'> | null
+  book: Kept | null
+  /** Other fieldbooks of the same person. */
+  others: Kept[]
   waiting: Omit<Waiting, 'file'>[]
   sending: boolean
   /** Numbers that the server has given since, by those that were given here. */
   numbers: [number, number][]
 }
-type Mirror = {
-  stamp: string
-  unchanged?: boolean
-  columns: Book['columns']
-  rows: Record<string, unknown[][]>
-  profiles: number
-  left_out: number
-}
 type Unsent = { grittle_unsent: number; events: (Omit<Waiting, 'file' | 'book'> & { file?: string })[] }
 type Found = Answer & { changes: [string, number, Record<string, unknown> | null][] }
 type Result = { key: string; status: number; version?: number | null; problem?: Waiting['refused'] }
 
-const AT_ONCE = 50
+/** Writes in one delivery: as many as the API takes. */
+const AT_ONCE = 100
 const RECORD = /^\/api\/(sites|profiles|horizons|samples|readings|companion-tests)\/[^/]+/
 const record = (path: string): string | undefined => RECORD.exec(path)?.[0]
 
@@ -44,6 +42,10 @@ export class Keeper {
 
   constructor(private readonly account: number) {
     this.store = new Store(account)
+  }
+
+  private waitingOf(book: number): Promise<Waiting[]> {
+    return this.store.waiting.where('book').equals(book).sortBy('seq')
   }
 
   /** Tabs take turns: each reads what the other has written. */
@@ -81,11 +83,13 @@ export class Keeper {
         body: asked.body && JSON.parse(this.here(JSON.stringify(asked.body), own)),
         key: asked.key,
         person: place.person,
+        role: place.role,
       }
       if (asked.method === 'GET') return this.shown(call('request', [given]) as Found | null)
       if (await this.store.waiting.where('key').equals(asked.key).count()) return this.again(given)
       const found = call('request', [given]) as Found | null
-      if (found && found.status < 300) await this.keep(book, place, { ...asked, path, query, body: given.body }, found)
+      // What changed nothing need not be known by the server.
+      if (found?.changes.length) await this.keep(book, place, { ...asked, path, query, body: given.body }, found)
       return this.shown(found)
     })
   }
@@ -123,9 +127,8 @@ export class Keeper {
     const version = told ?? (query.has('version') ? Number(query.get('version')) : null)
     query.delete('version')
     const path = named(asked.path)
-    const before = (await this.store.waiting.where('book').equals(place.book).sortBy('seq')).filter(
-      (one) => record(path) !== undefined && record(one.path) === record(path) && one.version !== undefined,
-    )
+    const own = record(path)
+    const before = (await this.waitingOf(place.book)).filter((one) => own && record(one.path) === own)
     const after = version === null ? null : (before.filter((o) => o.version !== null || o.after).at(-1)?.key ?? null)
     return {
       book: place.book,
@@ -137,7 +140,6 @@ export class Keeper {
       version: after ? null : (version as number | null),
       after,
       at: new Date().toISOString(),
-      label: asked.label,
       ...(asked.file ? { file: asked.file } : {}),
     }
   }
@@ -222,6 +224,7 @@ export class Keeper {
         sentAt: before?.sentAt ?? null,
         profiles: mirror.profiles,
         leftOut: mirror.left_out,
+        bytes: JSON.stringify(mirror.rows).length,
       })
     })
   }
@@ -232,10 +235,17 @@ export class Keeper {
     return this.sending
   }
 
+  /** Of each fieldbook by itself: what is refused in one holds up no other. */
   private async sendAll(place: Place, device: string): Promise<void> {
+    const books = new Set((await this.store.waiting.orderBy('book').uniqueKeys()) as number[])
+    for (const book of books)
+      await this.sendBook(book === place.book ? place : { ...place, book, base: `/fieldbooks/${book}` }, device)
+  }
+
+  private async sendBook(place: Place, device: string): Promise<void> {
     let sent = false
     for (;;) {
-      const all = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+      const all = await this.waitingOf(place.book)
       const first = all[0]
       if (!first || first.refused) break
       const results = first.file ? [await this.sendFile(place, first)] : await this.deliver(place, device, all)
@@ -312,10 +322,11 @@ export class Keeper {
   }
 
   async state(place: Place): Promise<State> {
-    const book = await this.store.books.get(place.book)
-    const waiting = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+    const books = (await this.store.books.toArray()).map((one) => without(one, 'columns'))
+    const waiting = await this.waitingOf(place.book)
     return {
-      book: book ? without(book, 'columns') : null,
+      book: books.find(({ id }) => id === place.book) ?? null,
+      others: books.filter(({ id }) => id !== place.book),
       waiting: waiting.map((one) => without(one, 'file')),
       sending: this.sending !== undefined,
       numbers: [...(await this.serverNumbers(place.book))],
@@ -324,7 +335,7 @@ export class Keeper {
 
   /** What waits, as a file that any Grittle takes in. */
   async unsent(place: Place): Promise<unknown> {
-    const events = await this.store.waiting.where('book').equals(place.book).sortBy('seq')
+    const events = await this.waitingOf(place.book)
     const packed = await Promise.all(
       events.map(async (one) => ({
         ...without(one, 'file', 'seq', 'refused', 'book'),
@@ -338,22 +349,27 @@ export class Keeper {
   async takeIn(place: Place, packed: Unsent): Promise<number> {
     if (packed?.grittle_unsent !== 1 || !Array.isArray(packed.events))
       throw new Error('This is no file of unsent work.')
-    const known = new Set((await this.store.waiting.where('book').equals(place.book).toArray()).map(({ key }) => key))
+    const known = new Set((await this.waitingOf(place.book)).map(({ key }) => key))
     const fresh = packed.events.filter(({ key }) => !known.has(key))
     const all = fresh.map(({ file, ...one }) => ({
       ...one,
       book: place.book,
-      ...(file ? { file: blob(file) } : {}),
+      ...(file ? { file: fromBase64(file) } : {}),
     }))
     await this.store.waiting.bulkAdd(all as Waiting[])
     return all.length
   }
 
-  /** Takes the fieldbook off the device; what waits stays. */
+  /** Takes a fieldbook off the device, unless something of it waits. */
   async forget(book: number): Promise<void> {
     if (await this.store.waiting.where('book').equals(book).count()) return
-    await this.store.rows.where('book').equals(book).delete()
-    await this.store.books.delete(book)
+    const { rows, books, owns, pictures } = this.store
+    await this.store.transaction('rw', [rows, books, owns, pictures], async () => {
+      const mine = await owns.where('book').equals(book).primaryKeys()
+      await pictures.bulkDelete(mine)
+      await rows.where('book').equals(book).delete()
+      await books.delete(book)
+    })
     this.loaded = undefined
   }
 
@@ -384,39 +400,4 @@ export class Keeper {
     const refused = (await response.json().catch(() => null)) as Waiting['refused'] | null
     throw Object.assign(new Error(refused?.detail ?? 'No answer'), { refused: refused ?? undefined })
   }
-}
-
-/** Names in place of the numbers that were given here. */
-function renamed(value: unknown, uids: Map<number, string>): unknown {
-  if (typeof value === 'number') return uids.get(value) ?? value
-  if (Array.isArray(value)) return value.map((one) => renamed(one, uids))
-  if (!value || typeof value !== 'object') return value
-  return Object.fromEntries(Object.entries(value).map(([name, part]) => [name, renamed(part, uids)]))
-}
-
-function unpacked(book: number, mirror: Mirror): Row[] {
-  return Object.entries(mirror.rows).flatMap(([table, values]) => {
-    const names = mirror.columns[table]!.map(([column]) => column)
-    return values.map((row) => {
-      const named = Object.fromEntries(names.map((column, at) => [column, row[at]]))
-      return { book, table, id: named.id as number, row: named }
-    })
-  })
-}
-
-/** The same but for some of its parts. */
-function without<T extends object, K extends keyof T>(one: T, ...names: K[]): Omit<T, K> {
-  const rest = { ...one }
-  for (const name of names) delete rest[name]
-  return rest
-}
-
-const blob = (text: string): Blob =>
-  new Blob([Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0))], { type: 'application/octet-stream' })
-
-async function base64(file: Blob): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer())
-  let text = ''
-  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192))
-  return btoa(text)
 }

@@ -15,6 +15,8 @@ export type Book = {
   sentAt: string | null
   profiles: number
   leftOut: number
+  /** What its rows come to, as text. */
+  bytes: number
 }
 /** A write that waits for the server, in the order of its making. */
 export type Waiting = {
@@ -28,7 +30,6 @@ export type Waiting = {
   version: number | null
   after: string | null
   at: string
-  label: string
   file?: Blob
   /** Why the server did not take it, and how the record stands there. */
   refused?: Record<string, unknown> & { status: number; detail: string }
@@ -55,10 +56,3 @@ export class Store extends Dexie {
     })
   }
 }
-
-/** Numbers of what was made here begin above all that a server gives: as device/lib/device/tables.rb has them. */
-export const FIRST_OWN = 4503599627370496
-const LONG_NUMBER = /(?<!\d)\d{16}(?!\d)/g
-/** Puts something else in the place of each number that was given here. */
-export const withoutOwn = (text: string, other: (own: number) => string): string =>
-  text.replace(LONG_NUMBER, (digits) => (Number(digits) >= FIRST_OWN ? other(Number(digits)) : digits))

@@ -22,7 +22,7 @@ const KEPT: Record<string, (place: Place, ...args: never[]) => Promise<unknown>>
   resolve: (place, seq: number, choice: 'mine' | 'drop') => keeper(place).resolve(seq, choice),
   unsent: (place) => keeper(place).unsent(place),
   takeIn: (place, packed) => keeper(place).takeIn(place, packed),
-  forget: (place) => keeper(place).forget(place.book),
+  forget: (place, book: number) => keeper(place).forget(book),
 }
 
 // Ruby's errors know where they were raised.

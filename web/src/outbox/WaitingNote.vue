@@ -15,7 +15,7 @@ import { refusals, waitingInAll, waits } from './outboxes'
   >
     <span class="grow min-w-0">
       <template v-if="device.refused.value">Something was changed there meanwhile, or was not taken. </template>
-      <template v-else-if="device.alone.value">No signal: this device goes on by itself. </template>
+      <template v-else-if="device.alone.value">Working offline. </template>
       <template v-if="waitingInAll">{{ waits(waitingInAll) }} and will be sent to the server by themselves.</template>
     </span>
     <RouterLink class="button button-desk" to="/device">On this device</RouterLink>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { queryClient, request, type Schemas } from '@/api'
-import { forget } from '@/device/device'
+import { leave as leaveDevice } from '@/device/device'
 import { waitingInAll, waits } from '@/outbox/outboxes'
 import PageHead from '@/shared/PageHead.vue'
 import TextField from '@/shared/TextField.vue'
@@ -40,7 +40,7 @@ const leave = () =>
   attempt(async () => {
     await request('DELETE', '/api/session')
     // Whoever comes next finds nothing of it here; what waits stays, for its own person.
-    await forget().catch(() => {})
+    await leaveDevice().catch(() => {})
     beginAnew()
   })
 </script>

@@ -2,11 +2,9 @@ import { queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { here, queryClient, request, type Schemas } from '@/api'
 import { begin, device, waitedBefore } from '@/device/device'
+import { speaksOfOwn } from '@/device/numbers'
 
 type Session = Schemas['Session']
-
-/** A number that this device gave. */
-const OWN = /(?<!\d)\d{16}(?!\d)/
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
@@ -15,9 +13,10 @@ export const sessionQuery = queryOptions({
     // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
     if (!here.account) here.account = found.account?.id ?? 0
     if (found.fieldbook) {
-      const begun = begin(here.account, found.fieldbook.id, found.fieldbook.person?.id ?? null, found.fieldbook.name)
+      const { id, name, person, role } = found.fieldbook
+      const begun = begin({ account: here.account, book: id, person: person?.id ?? null, role }, name)
       // The first view waits for it only where it cannot do without.
-      if (device.alone.value || waitedBefore() || OWN.test(location.pathname)) await begun
+      if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
     }
     return found
   },

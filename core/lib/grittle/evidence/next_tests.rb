@@ -53,8 +53,9 @@ module Grittle
         groups = @codes.each_index.group_by { |place| categories[@codes[place]] }.values
         found = candidates.map { |test| [test, bits_between(groups, test), Tests::Catalogue::FACTS[test][1]] }
         test, gain, seconds = found.select { |_, bits, _| bits >= LEAST_BITS }.max_by { |_, bits, takes| bits / takes }
-        test && { "test" => test, "name" => Tests::Catalogue.short(test), "bits" => gain.round(2),
-"seconds" => seconds }
+        return unless test
+
+        { "test" => test, "name" => Tests::Catalogue.short(test), "bits" => gain.round(2), "seconds" => seconds }
       end
 
       # @return [Hash{String=>Float}] bits by test, of all that can be made

@@ -50,9 +50,7 @@ module Grittle
         all = @thirds[code] ||= begin
           codes, of_cell = Evidence::Grid.classes("usda")
           own = codes.index(code)
-          cells = Evidence::Grid::CELLS.each_index.select do |at|
-            of_cell[at] == own
-          end.map { |at| Evidence::Grid::CELLS[at] }
+          cells = Evidence::Grid::CELLS.zip(of_cell).filter_map { |cell, place| cell if place == own }
           sorted = cells.sort_by do |sand, _, clay|
             -Triangles::USDA.distance_to_boundary(Composition.new(sand: sand, clay: clay))
           end

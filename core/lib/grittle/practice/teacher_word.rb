@@ -14,9 +14,8 @@ module Grittle
       def composition(code, clay)
         found = Triangles::USDA.find(code.to_s.strip.upcase)
         refuse("There is no class “#{Spoken.of(code)}” in the USDA's triangle.") unless found
-        cells = Evidence::Grid.of(NamedClass.new(system: "usda", code: found.code)).map do |at|
-          Evidence::Grid::CELLS[at]
-        end
+        within = Evidence::Grid.of(NamedClass.new(system: "usda", code: found.code))
+        cells = Evidence::Grid::CELLS.values_at(*within)
         sands = cells.select { |cell| cell.last == clay.round }.map(&:first)
         refuse("#{found.name.capitalize} has no soil with #{Units.number(clay)} % clay.") if sands.empty?
         Composition.new(sand: [sands.sum / sands.size.to_f, 100 - clay].min, clay: clay)
