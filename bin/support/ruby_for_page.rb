@@ -7,8 +7,11 @@ require_relative "place"
 
 # Compiles the Ruby that runs in the page to script, for the page's build to take in:
 #
-#   pit.js    Ruby's own library as far as it is needed, the core as far as a pit needs it, and what asks it
-#   desk.js   the rest of the core; it needs the other to be there
+#   bench.js   Ruby's own library as far as it is needed, the core as far as a verdict needs it, and what a bench asks
+#   pit.js     the core as far as a pit needs it, and the server's models and routes over rows in the browser
+#   desk.js    the rest of the core
+#
+# Each needs those before it to be there.
 #
 # Run by bin/support/page.rb with the gems at hand.
 module RubyForPage
@@ -19,22 +22,28 @@ module RubyForPage
   # A wrong number of arguments is found natively, and no text is changed in place.
   OPTIONS = { arity_check: false, dynamic_require_severity: :error }.freeze
 
+  SCRIPTS = { "bench.js" => %w[runtime grittle/bench bench], "pit.js" => %w[device], "desk.js" => %w[grittle/desk] }
+            .freeze
+
   module_function
 
   # @return [Hash{String=>String}] script by the name of its file
   def scripts
-    pit = builder
-    %w[runtime grittle/pit device].each { |name| pit.build(name) }
-    desk = builder(having: pit.processed.map(&:filename))
-    desk.build("grittle/desk")
-    { "pit.js" => pit.to_s, "desk.js" => desk.to_s }
+    there = []
+    SCRIPTS.transform_values do |names|
+      script = built(names, having: there)
+      there += script.already_processed.to_a
+      script.to_s
+    end
   end
 
+  # @param names [Array<String>] files to begin with
   # @param having [Array<String>] what another script brings
   # @return [Opal::Builder]
-  def builder(having: [])
+  def built(names, having: [])
     made = Opal::Builder.new(compiler_options: OPTIONS, prerequired: having, stubs: OTHERWISE)
     made.append_paths(*PATHS)
+    names.each { |name| made.build(name) }
     made
   end
 

@@ -4,5 +4,4 @@
 # library, no clock, no files. It runs in the page as well, compiled to script: see docs/offline.md for what to mind.
 # The front door is grittle/front_door.rb.
 
-require_relative "grittle/pit"
 require_relative "grittle/desk"

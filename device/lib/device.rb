@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "grittle/pit"
 require "device/language"
 require "device/tables"
 require "device/relation"
@@ -54,23 +55,9 @@ require "routes/interpretation"
 require "routes/own_things"
 require "routes/readings"
 require "device/rooms"
-require "device/preview"
 
-# What the page asks of Ruby. It is plain hashes on both sides; web/src/device/ruby.ts turns them into script's own.
+# What the page asks of the fieldbook that lies on the device: see device/lib/bench.rb.
 module Device
-  # @param observations [Hash{String=>Object}]
-  # @param method [Hash{String=>Object}] parts of Grittle::FieldMethod
-  # @param evidence [String] how much of the second opinion
-  # @param hand [Hash{String=>Object}, nil] as Grittle::Practice::OwnHand#to_h
-  # @return [Hash{String=>Object}] as Grittle::Assessment#to_h, or "refused" with the sentences
-  def self.assess(observations, method = {}, evidence = "full", hand = nil)
-    method = Grittle::FieldMethod.new(**method.transform_keys(&:to_sym))
-    hand &&= Grittle::Practice::OwnHand.new(hand)
-    Grittle.assess(observations, method: method, hand: hand).to_h(evidence: evidence)
-  rescue Grittle::InvalidInput => e
-    { "refused" => e.problems.map { |problem| { "pointer" => problem.pointer, "sentence" => problem.sentence } } }
-  end
-
   # @param columns [Hash{String=>Array}] by table: name, type and default of each column
   # @param rows [Hash{String=>Array<Hash>}] by table
   # @param first [Integer] what the next record is numbered that is made here

@@ -106,6 +106,8 @@ RSpec.describe "the fieldbook on its way out and in" do
       kept += %w[verdict verdict_for classed speaks_id named class_system class_code open touched_at]
       # Of this fieldbook alone: its bin, where a row came from, and the order of its list.
       kept += %w[deletion_id file_import_id place token submission_id]
+      # Names a thing to the devices that were there before the file.
+      kept += %w[uid]
       # Samples of sessions are not exported at all.
       kept += %w[practice]
       Exchange::Tables::ALL.each do |table|
@@ -113,7 +115,7 @@ RSpec.describe "the fieldbook on its way out and in" do
         missing = table.model.column_names - written - kept
         expect(missing).to be_empty, "#{table.name}: #{missing}"
       end
-      own = %w[observers fieldbooks kept_responses search_terms deletions file_imports]
+      own = %w[observers fieldbooks kept_responses deliveries search_terms deletions file_imports]
       # Sessions and their truth leave by their keeper's CSV alone; maps are files already; what is under way to a
       # laboratory, and what was drawn to be read again, is of this place.
       own += %w[reference_sets tubs practice_sessions practice_people turns key_drills left_pairs survey_maps

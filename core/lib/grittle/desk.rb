@@ -2,6 +2,7 @@
 
 # What is done at a desk, before and after the pit: files and receivers, practice, single calculations.
 
+require_relative "pit"
 require_relative "entry/columns"
 require_relative "entry/nmea"
 require_relative "evidence/simulator"

@@ -60,11 +60,10 @@ module Device
     # @return [Grittle::Record, nil]
     def taken(record, write)
       body = write["body"] || {}
-      case [write["method"], write["path"].split("/").last]
-      in ["PUT", "place"] then record
-      in ["POST", "ribbons"] then ribbon(record, body)
-      in ["PATCH", _] then write["path"].include?("/ribbons/") ? nil : answered(record, body)
-      else nil
+      case "#{write['method']} #{write['path']}"
+      when %r{^PUT .*/place$} then record
+      when %r{^POST .*/ribbons$} then ribbon(record, body)
+      when %r{^PATCH .*/readings/\d+$} then answered(record, body)
       end
     rescue Grittle::InvalidInput
       nil
@@ -79,9 +78,9 @@ module Device
 
     def ribbon(record, body)
       made = record.ribbon(entered: body["length"], unit: body["unit"], **body.slice(*RIBBON).compact)
-      record.with(made.map do |event|
-        event["kind"] == "ribbon" ? event.merge("id" => -record.events.size) : event
-      end, at: 1)
+      # Ribbons that the server has not numbered yet are told apart by where they stand.
+      named = made.map { |event| event["kind"] == "ribbon" ? event.merge("id" => -record.events.size) : event }
+      record.with(named, at: 1)
     end
   end
 

@@ -45,8 +45,9 @@ export function usePreview(
       if (!writes.length || !plain) return
       try {
         if (await show(plain, writes, 'none')) await show(plain, writes, 'full')
-      } catch {
+      } catch (error) {
         // Without the core the page waits for the server, as it always can.
+        console.info(String(error))
       }
     },
   )

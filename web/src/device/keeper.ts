@@ -1,4 +1,4 @@
-import { call } from './ruby'
+import { call, withPit } from './ruby'
 import { FIRST_OWN, withoutOwn } from './numbers'
 import { base64, fromBase64, renamed, unpacked, without, type Mirror } from './packing'
 import { Store, type Book, type Waiting } from './store'
@@ -57,6 +57,7 @@ export class Keeper {
     const book = await this.store.books.get(id)
     if (!book) return undefined
     if (this.loaded?.book === id && this.loaded.revision === book.revision) return book
+    await withPit()
     const tables: Record<string, Record<string, unknown>[]> = {}
     for (const name of Object.keys(book.columns)) tables[name] = []
     await this.store.rows

@@ -1,4 +1,4 @@
-import './ruby/pit.js'
+import './ruby/bench.js'
 
 /** Ruby's own values in script: a hash is a Map, nil an object of its own; symbols are texts. */
 type Ruby = { nil: unknown; Device: Record<string, (...args: unknown[]) => unknown> }
@@ -19,8 +19,14 @@ function fromRuby(value: unknown): unknown {
   return value instanceof String || value instanceof Number ? value.valueOf() : value
 }
 
-/** Calls a method of device/lib/device.rb with plain values. */
+/** Calls a method of device/lib/bench.rb or device/lib/device.rb with plain values. */
 export const call = (name: string, args: unknown[]): unknown => fromRuby(ruby.Device[`$${name}`]!(...args.map(toRuby)))
 
-/** The rest of the core, which a pit does not need. */
-export const withDesk = async (): Promise<void> => void (await import('./ruby/desk.js'))
+/** What a pit needs beyond the bench, with the server's models and routes for what lies on this device. */
+export const withPit = async (): Promise<void> => void (await import('./ruby/pit.js'))
+
+/** The rest of the core. */
+export async function withDesk(): Promise<void> {
+  await withPit()
+  await import('./ruby/desk.js')
+}

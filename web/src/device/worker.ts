@@ -1,28 +1,31 @@
-import { Keeper, type Asked as Request, type Place } from './keeper'
-import { call, withDesk } from './ruby'
+import type { Asked as Request, Keeper, Place } from './keeper'
+import { call, withDesk, withPit } from './ruby'
 
 /** What the page asks, and what it is answered. */
 export type Asked = { id: number; name: string; args: unknown[] }
 export type Answered = { id: number; value?: unknown; failed?: string }
 
-const keepers = new Map<number, Keeper>()
-function keeper({ account }: Place): Keeper {
-  const known = keepers.get(account) ?? new Keeper(account)
+/** What a bench asks of the core: all else needs what lies on the device. */
+const OF_THE_BENCH = new Set(['assess', 'preview', 'run_specs'])
+
+const keepers = new Map<number, Promise<Keeper>>()
+function keeper({ account }: Place): Promise<Keeper> {
+  const known = keepers.get(account) ?? import('./keeper').then(({ Keeper }) => new Keeper(account))
   keepers.set(account, known)
   return known
 }
 
-// What is kept on the device, by the page's word for it; anything else is a method of device/lib/device.rb.
-const KEPT: Record<string, (place: Place, ...args: never[]) => Promise<unknown>> = {
-  answer: (place, asked: Request) => keeper(place).request(place, asked),
-  take: (place, name: string) => keeper(place).take(place, name),
-  renew: (place, part: string) => keeper(place).renew(place, part),
-  send: (place, device: string) => keeper(place).send(place, device),
-  state: (place) => keeper(place).state(place),
-  resolve: (place, seq: number, choice: 'mine' | 'drop') => keeper(place).resolve(seq, choice),
-  unsent: (place) => keeper(place).unsent(place),
-  takeIn: (place, packed) => keeper(place).takeIn(place, packed),
-  forget: (place, book: number) => keeper(place).forget(book),
+// What is kept on the device, by the page's word for it; anything else is a method of Ruby's.
+const KEPT: Record<string, (kept: Keeper, place: Place, ...args: never[]) => Promise<unknown>> = {
+  answer: (kept, place, asked: Request) => kept.request(place, asked),
+  take: (kept, place, name: string) => kept.take(place, name),
+  renew: (kept, place, part: string) => kept.renew(place, part),
+  send: (kept, place, device: string) => kept.send(place, device),
+  state: (kept, place) => kept.state(place),
+  resolve: (kept, _, seq: number, choice: 'mine' | 'drop') => kept.resolve(seq, choice),
+  unsent: (kept, place) => kept.unsent(place),
+  takeIn: (kept, place, packed) => kept.takeIn(place, packed),
+  forget: (kept, _, book: number) => kept.forget(book),
 }
 
 // Ruby's errors know where they were raised.
@@ -34,7 +37,9 @@ function said(error: unknown): string {
 async function value(name: string, args: unknown[]): Promise<unknown> {
   if (name === 'desk') return withDesk()
   const kept = KEPT[name]
-  return kept ? kept(args[0] as Place, ...(args.slice(1) as never[])) : call(name, args)
+  if (kept) return kept(await keeper(args[0] as Place), args[0] as Place, ...(args.slice(1) as never[]))
+  if (!OF_THE_BENCH.has(name)) await withPit()
+  return call(name, args)
 }
 
 globalThis.onmessage = async ({ data: { id, name, args } }: MessageEvent<Asked>) => {

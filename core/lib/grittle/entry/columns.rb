@@ -7,10 +7,10 @@ module Grittle
       # cm in one unit that depths are written in. [published: the international inch and foot, 1959]
       DEPTH_UNITS = {
         "cm" => 1,
-        "mm" => Rational(1, 10),
+        "mm" => 0.1,
         "m" => 100,
-        "in" => Rational(254, 100),
-        "ft" => Rational(3048, 100)
+        "in" => 2.54,
+        "ft" => 30.48
       }.freeze
       UNIT_WORDS = {
         "inch" => "in",
@@ -68,7 +68,8 @@ module Grittle
       # @raise [UnknownName]
       def to_cm(value, unit)
         factor = DEPTH_UNITS[unit] || raise(UnknownName.new("unit", unit, DEPTH_UNITS.keys))
-        (value.rationalize(Rational(1, 1_000_000)) * factor).round(1).to_f
+        # Ten decimals take away what binary numbers add, so that a half goes up as on paper.
+        (value * factor).to_f.round(10).round(1)
       end
 
       def target_of(heading)
