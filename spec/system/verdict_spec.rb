@@ -27,6 +27,32 @@ RSpec.describe "The verdict at the side of the bench" do
     expect(verdict).to have_css("svg[aria-label*='mean 55 mm, 90 % interval 35 to 75, limits 5, 25, 50']")
   end
 
+  it "stands before the server has answered, with the estimate, and stays when it has" do
+    bench_at("ball", begin_reading)
+    expect(verdict).to have_text("11 classes possible")
+    server_held do
+      type("1")
+      expect(verdict).to have_text("10 classes possible").and have_text("The ball holds").and have_css("[data-evidence]")
+      expect(page).to have_no_css("[data-estimating]")
+      expect(Answer.count).to eq 0
+    end
+    expect_saved
+    expect(verdict).to have_text("10 classes possible")
+    expect(Answer.count).to eq 1
+  end
+
+  # The server keeps no answer meanwhile.
+  def server_held
+    held = Queue.new
+    allow_any_instance_of(Reading).to receive(:answer).and_wrap_original do |answer, *given, **named|
+      held.pop
+      answer.call(*given, **named)
+    end
+    yield
+  ensure
+    held.close
+  end
+
   it "flags a ribbon of 9 mm that rubs very gritty between loamy sand and sandy loam" do
     bench_at("rub", push(give(begin_reading, wet_rub: "very_gritty"), 9))
     expect(verdict).to have_css("[data-note='near_stub']").and have_text("sandy loam or loamy sand")

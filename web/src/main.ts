@@ -2,7 +2,6 @@ import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { queryClient } from './api/queries'
-import { loadCoreLater } from './device/device'
 import { keepPage } from './device/page'
 import { router } from './router'
 import { applyTheme } from './shared/useTheme'
@@ -10,5 +9,4 @@ import './style/app.css'
 
 applyTheme()
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')
-loadCoreLater()
 keepPage()

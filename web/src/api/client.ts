@@ -6,10 +6,10 @@ import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
 export type Schemas = components['schemas']
 /**
- * A reading; while its estimate is on its way, that of the answers before stands in it. What the page itself has worked
+ * A reading; while its estimate is on its way, that of another version stands in it. What the page itself has worked
  * out is previewed: the server's word follows.
  */
-export type Reading = Schemas['Reading'] & { estimateFollows?: boolean; previewed?: boolean }
+export type Reading = Schemas['Reading'] & { estimateOf?: number; previewed?: boolean }
 export type Ribbon = Schemas['Ribbon']
 export type Sheet = Schemas['CompanionSheet']
 export type SheetPlace = Schemas['CompanionPlace']

@@ -1,10 +1,13 @@
 import { watch, type ComputedRef, type ShallowRef } from 'vue'
 import { queryClient, readingQuery, type Reading } from '@/api'
-import { ask } from '@/device/device'
+import { ask, loadBenchLater } from '@/device/device'
 import { note } from '@/device/differences'
 import type { Outbox, Write } from '@/outbox/outbox'
 
 type Preview = Pick<Reading, 'assessment' | 'ruler' | 'ended_at'>
+
+/** By how many versions a record is further once these writes are answered. */
+export const changes = (writes: Write[]): number => writes.filter(({ version }) => version !== null).length
 
 /**
  * The core beside the page says at once what follows from answers that are on their way: the keys first, then the
@@ -15,6 +18,7 @@ export function usePreview(
   reading: ComputedRef<Reading | undefined>,
   outbox: ShallowRef<Outbox<Reading> | undefined>,
 ): void {
+  loadBenchLater()
   const { queryKey } = readingQuery(id)
   let said: { version: number; assessment: Reading['assessment'] } | undefined
 
@@ -22,16 +26,25 @@ export function usePreview(
   const name = (writes: Write[]): string => writes.map(({ key }) => key).join(' ')
 
   async function show(base: Reading, writes: Write[], evidence: 'none' | 'full'): Promise<boolean> {
-    const plain = writes.map(({ method, path, body }) => ({ method, path, body: { ...body } }))
-    const found = await ask<Preview | null>('preview', JSON.parse(JSON.stringify(base)), plain, evidence)
+    const plain = writes.map(({ method, path, body }) => ({ method, path, body }))
+    // What the page watches cannot be handed to a worker as it is.
+    const given = JSON.parse(JSON.stringify([base, plain])) as unknown[]
+    const found = await ask<Preview | null>('preview', ...given, evidence)
     // Something else was pressed meanwhile, or the server was quicker.
     if (!found || name(waiting()) !== name(writes) || reading.value?.version !== base.version) return false
-    const versions = writes.filter(({ version }) => version !== null).length
-    if (evidence === 'none') said = { version: base.version + versions, assessment: found.assessment }
+    const version = base.version + changes(writes)
+    if (evidence === 'none') said = { version, assessment: found.assessment }
     queryClient.setQueryData<Reading>(queryKey, (now) => {
       if (!now) return now
-      const before = found.assessment.evidence ?? now.assessment.evidence
-      return { ...now, ...found, assessment: { ...found.assessment, evidence: before }, previewed: true }
+      const { estimateOf = now.version } = now
+      const own = found.assessment.evidence
+      return {
+        ...now,
+        ...found,
+        assessment: { ...found.assessment, evidence: own ?? now.assessment.evidence },
+        estimateOf: own ? version : estimateOf,
+        previewed: true,
+      }
     })
     return true
   }

@@ -5,7 +5,7 @@ import type { Outbox, Write } from '@/outbox/outbox'
 import { openOutbox, readingRecord, show, standing } from '@/outbox/outboxes'
 import { usePhotoQueue } from '@/bench/ribbon/usePhotoQueue'
 import { useSession } from '@/people/useSession'
-import { usePreview } from './usePreview'
+import { changes, usePreview } from './usePreview'
 
 export type RibbonEntry = {
   length: number
@@ -85,7 +85,11 @@ export function useReading(id: number) {
     foreign,
     ...standing(outbox),
     /** The estimate that stands is of the answers before; the one of these follows. */
-    estimating: computed(() => !!reading.value?.estimateFollows || (outbox.value?.queue.value.length ?? 0) > 0),
+    estimating: computed(() => {
+      if (!reading.value) return false
+      const { version, estimateOf = version } = reading.value
+      return estimateOf !== version + changes(outbox.value?.queue.value ?? [])
+    }),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {

@@ -9,7 +9,7 @@ let worker: Worker | undefined
 let asked = 0
 const open = new Map<number, { resolve: (value: never) => void; reject: (error: Error) => void }>()
 
-/** The core beside the page. It is loaded when it is first asked, or once the page stands and has nothing to do. */
+/** The worker beside the page; what it needs of the core it loads when it is asked. */
 function core(): Worker {
   if (worker) return worker
   worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'core' })
@@ -39,10 +39,10 @@ export function ask<T>(name: string, ...args: unknown[]): Promise<T> {
   })
 }
 
-/** Loads the core once the first view stands. */
-export function loadCoreLater(): void {
+/** Loads what a verdict needs once the bench stands. */
+export function loadBenchLater(): void {
   const idle = globalThis.requestIdleCallback ?? ((job: () => void) => setTimeout(job, 1000))
-  const begin = () => idle(() => void core())
+  const begin = () => idle(() => void ask('bench').catch(() => {}))
   if (document.readyState === 'complete') begin()
   else addEventListener('load', begin, { once: true })
 }

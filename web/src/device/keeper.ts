@@ -192,14 +192,17 @@ export class Keeper {
     await this.alone(async () => {
       const { rows, books, waiting } = this.store
       if (await waiting.where('book').equals(place.book).count()) return
-      const book = await this.ready(place.book)
+      const book = await books.get(place.book)
       if (!book) return
+      const revision = book.revision + 1
       await this.store.transaction('rw', [rows, books], async () => {
         await rows.bulkPut(all)
-        await books.update(place.book, { revision: book.revision + 1 })
+        await books.update(place.book, { revision })
       })
+      // Where nobody has asked the device for anything yet, Ruby has nothing of it either.
+      if (this.loaded?.book !== place.book || this.loaded.revision !== book.revision) return
       call('lay', [all.map(({ table, id, row }) => [table, id, row])])
-      this.loaded = { book: place.book, revision: book.revision + 1 }
+      this.loaded = { book: place.book, revision }
     })
   }
 

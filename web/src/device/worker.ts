@@ -1,5 +1,5 @@
 import type { Asked as Request, Keeper, Place } from './keeper'
-import { call, withDesk, withPit } from './ruby'
+import { call, withBench, withDesk, withPit } from './ruby'
 
 /** What the page asks, and what it is answered. */
 export type Asked = { id: number; name: string; args: unknown[] }
@@ -7,6 +7,9 @@ export type Answered = { id: number; value?: unknown; failed?: string }
 
 /** What a bench asks of the core: all else needs what lies on the device. */
 const OF_THE_BENCH = new Set(['assess', 'preview', 'run_specs'])
+
+/** What is loaded without being asked anything yet. */
+const LOADED: Record<string, () => Promise<void>> = { bench: withBench, desk: withDesk }
 
 const keepers = new Map<number, Promise<Keeper>>()
 function keeper({ account }: Place): Promise<Keeper> {
@@ -35,10 +38,10 @@ function said(error: unknown): string {
 }
 
 async function value(name: string, args: unknown[]): Promise<unknown> {
-  if (name === 'desk') return withDesk()
+  if (name in LOADED) return LOADED[name]!()
   const kept = KEPT[name]
   if (kept) return kept(await keeper(args[0] as Place), args[0] as Place, ...(args.slice(1) as never[]))
-  if (!OF_THE_BENCH.has(name)) await withPit()
+  await (OF_THE_BENCH.has(name) ? withBench() : withPit())
   return call(name, args)
 }
 

@@ -48,7 +48,7 @@ function withEstimate(saved: Reading, before: Reading | undefined): Reading | un
     ...saved,
     own_hand,
     laboratory,
-    estimateFollows: true,
+    estimateOf: before.estimateOf ?? before.version,
     assessment: { ...saved.assessment, evidence: before.assessment.evidence },
     assigned: assigned && { ...assigned, estimate: before.assigned?.estimate },
   }
