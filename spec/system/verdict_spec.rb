@@ -28,29 +28,19 @@ RSpec.describe "The verdict at the side of the bench" do
   end
 
   it "stands before the server has answered, with the estimate, and stays when it has" do
-    bench_at("ball", begin_reading)
+    reading = begin_reading
+    bench_at("ball", reading)
     expect(verdict).to have_text("11 classes possible")
-    server_held do
+    # The server cannot write to the reading as long as somebody else holds its row.
+    Reading.transaction do
+      Reading.lock.find(reading["id"])
       type("1")
-      expect(verdict).to have_text("10 classes possible").and have_text("The ball holds").and have_css("[data-evidence]")
-      expect(page).to have_no_css("[data-estimating]")
-      expect(Answer.count).to eq 0
+      expect(verdict).to have_text("10 classes possible").and have_css("[data-evidence]")
+      expect(page).to have_no_css("[data-estimating]").and have_no_css("[role='status']", text: /\ASaved\z/)
     end
     expect_saved
     expect(verdict).to have_text("10 classes possible")
     expect(Answer.count).to eq 1
-  end
-
-  # The server keeps no answer meanwhile.
-  def server_held
-    held = Queue.new
-    allow_any_instance_of(Reading).to receive(:answer).and_wrap_original do |answer, *given, **named|
-      held.pop
-      answer.call(*given, **named)
-    end
-    yield
-  ensure
-    held.close
   end
 
   it "flags a ribbon of 9 mm that rubs very gritty between loamy sand and sandy loam" do
