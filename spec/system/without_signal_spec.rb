@@ -56,10 +56,49 @@ RSpec.describe "Without signal" do
     expect(horizon.reload.seen).to eq("structure_grade" => "weak")
   end
 
-  def make_profile
+  it "another person on the same device sees nothing of it; what is unsent waits for its own" do
+    member("Lea", "lead")
+    member("Odd", "surveyor")
+    device.visit "/"
+    enter("Lea")
+    device.visit_once
+    server.stop
+    device.visit "/"
+    add_site
+    expect(device).to have_text("wait on this device").or have_text("waits on this device")
+    # Somebody has ended it meanwhile: whoever comes in next comes in anew.
+    SignIn.delete_all
+    server.start
+    device.visit "/"
+    enter("Odd")
+    device.visit "/device"
+    expect(device).to have_css("[data-device-state]", text: "All is sent.").and have_no_text("Low Meadow")
+    expect(device).to have_text("Refresh the copy")
+    expect(Site.count).to eq 0
+    device.visit "/account"
+    device.click_button "Sign out"
+    enter("Lea")
+    expect { Site.pluck(:name) }.to eventually_be(["Low Meadow"])
+    device.visit "/device"
+    expect(device).to have_css("[data-device-state]", text: "All is sent.")
+  end
+
+  def enter(login)
+    device.fill_in "Name or e-mail", with: login
+    device.fill_in "Password", with: People::PASSWORD
+    device.click_button "Sign in"
+    expect(device).to have_css("h1", text: "Fieldbook")
+  end
+
+  def add_site
     device.click_button "Add the first site"
     device.fill_in "Name", with: "Low Meadow"
     device.click_button "Add the site"
+    expect(device).to have_text("Open the profile")
+  end
+
+  def make_profile
+    add_site
     device.click_on "Open the profile"
     device.click_on "Add the first horizon"
     [["A", 20], ["Bt", 45], ["C", 90]].each do |designation, lower|

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
-import { queryClient, type Schemas } from '@/api'
+import type { Schemas } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
 import FirstAccountForm from './FirstAccountForm.vue'
-import { sessionQuery, useSession } from './useSession'
+import { enter, useSession } from './useSession'
 
 // From working alone to working with others.
 const { session } = useSession()
 const router = useRouter()
 function made(found: Schemas['Session']): void {
-  queryClient.setQueryData(sessionQuery.queryKey, found)
+  enter(found)
   void router.push('/members')
 }
 </script>

@@ -1,16 +1,12 @@
 <script setup lang="ts">
-import { here, queryClient, type Schemas } from '@/api'
+import type { Schemas } from '@/api'
 import MarkGrittle from '@/drawing/MarkGrittle.vue'
 import FirstAccountForm from './FirstAccountForm.vue'
 import SignInForm from './SignInForm.vue'
-import { sessionQuery } from './useSession'
+import { enter } from './useSession'
 
 // The door: nothing of a fieldbook is behind it yet.
 defineProps<{ session: Schemas['Session'] }>()
-function enter(found: Schemas['Session']): void {
-  here.account = found.account!.id
-  queryClient.setQueryData(sessionQuery.queryKey, found)
-}
 </script>
 
 <template>

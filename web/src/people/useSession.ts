@@ -10,18 +10,27 @@ export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: async () => {
     const found = await request<Session>('GET', '/api/session')
-    // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
-    if (!here.account) here.account = found.account?.id ?? 0
-    if (found.fieldbook) {
-      const { id, name, person, role } = found.fieldbook
-      const begun = begin({ account: here.account, book: id, person: person?.id ?? null, role }, name)
-      // The first view waits for it only where it cannot do without.
-      if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
-    }
+    const begun = keepHere(found)
+    // The first view waits for it only where it cannot do without.
+    if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
     return found
   },
   staleTime: Infinity,
 })
+
+async function keepHere({ account, fieldbook }: Session): Promise<void> {
+  // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
+  if (!here.account) here.account = account?.id ?? 0
+  if (!fieldbook) return
+  const { id, name, person, role } = fieldbook
+  await begin({ account: here.account, book: id, person: person?.id ?? null, role }, name)
+}
+
+/** Somebody has come in, on a page that was nobody's so far. */
+export function enter(found: Session): void {
+  void keepHere(found)
+  queryClient.setQueryData(sessionQuery.queryKey, found)
+}
 
 export const membersQuery = queryOptions({
   queryKey: ['members'],
