@@ -2,8 +2,8 @@
 
 # What one horizon costs at the bench, from "Texture" to the class assigned, with three ribbons: taps with the keypad,
 # taps with the ruler, keys; and how long an action takes until the key's verdict has changed, and until the estimate
-# beside it has followed, in a real browser. Prints the table of the README. Makes a site of its own in the fieldbook of
-# the server that runs; the machine should be idle otherwise:
+# beside it has followed, in a real browser, with the server and without it. Prints the table of the README. Makes a
+# site of its own in the fieldbook of the server that runs; the machine should be idle otherwise:
 #   BUNDLE_GEMFILE=Gemfile BUNDLE_PATH=vendor/bundle ruby -rbundler/setup bench/taps.rb [http://127.0.0.1:4600]
 
 require "json"
@@ -19,9 +19,11 @@ LENGTHS_MM = [52, 57, 49].freeze
 AT_MOST = { "taps with the keypad" => 14, "taps with the ruler" => 11, "keys" => 16 }.freeze
 READINGS = 30
 WARM = 8
+# Until the core beside the page has come, s.
+CORE = 4
 # What is measured: how it is called, its median and the highest of 95 in 100 at most, ms.
 SAID = {
-  "verdict" => ["an answer until the key's verdict has changed", 35, 60],
+  "verdict" => ["an answer until the key's verdict has changed", 35, 50],
   "estimate" => ["an answer until the estimate beside it has followed", 100, 150]
 }.freeze
 # The page is drawn anew while it is looked at.
@@ -102,6 +104,15 @@ class Surveyor
     @wait.until { @browser.execute_script("return window.took.verdict && window.took.estimate && window.took") }
   end
 
+  # Takes the network away from what is open.
+  def without_server
+    sleep CORE
+    @browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
+    yield
+  ensure
+    @browser.delete_network_conditions
+  end
+
   def quit = @browser.quit
 end
 
@@ -177,20 +188,25 @@ begin
     puts "| #{what} | #{surveyor.count} | #{AT_MOST.fetch(what)} |"
   end
 
-  # Readings with a sand of their own, so that nothing was assessed before; each answer changes what the key says.
-  times = Array.new(READINGS + WARM) do
-    reading = post("/api/readings", { step: "ball" })
-    patch(reading, sand_estimate: { percent: rand(10.0..60.0).round(3), half_width: 6 })
-    surveyor.open("/readings/#{reading['id']}", see: "[data-test='ball_holds']")
+  answers = lambda do
     ball = surveyor.time("1")
     surveyor.at("Ribbon")
     surveyor.type(*"52".chars)
     [ball, surveyor.time(:enter)]
-  end.drop(WARM).flatten
-  SAID.each do |what, (said, median, most)|
-    sorted = times.map { |took| took[what] }.sort
-    puts format("| %s, median | %.0f ms | %d ms |", said, sorted[sorted.size / 2], median)
-    puts format("| the same, 95 of 100 | %.0f ms | %d ms |", sorted[(sorted.size * 0.95).floor], most)
+  end
+  { "with the server" => answers, "without it" => -> { surveyor.without_server(&answers) } }.each do |how, answering|
+    # Readings with a sand of their own, so that nothing was assessed before; each answer changes what the key says.
+    times = Array.new(READINGS + WARM) do
+      reading = post("/api/readings", { step: "ball" })
+      patch(reading, sand_estimate: { percent: rand(10.0..60.0).round(3), half_width: 6 })
+      surveyor.open("/readings/#{reading['id']}", see: "[data-test='ball_holds']")
+      answering.call
+    end.drop(WARM).flatten
+    SAID.each do |what, (said, median, most)|
+      sorted = times.map { |took| took[what] }.sort
+      puts format("| %s, %s, median | %.0f ms | %d ms |", said, how, sorted[sorted.size / 2], median)
+      puts format("| the same, 95 of 100 | %.0f ms | %d ms |", sorted[(sorted.size * 0.95).floor], most)
+    end
   end
 ensure
   surveyor.quit

@@ -9,8 +9,10 @@ require "time"
 require "tmpdir"
 require "vips"
 require_relative "place"
+require_relative "server"
 require_relative "../../bench/demo_session"
 require_relative "../../spec/support/browser"
+require_relative "../../spec/support/device_browser"
 
 ADDRESS = "http://127.0.0.1:#{ENV.fetch('PORT')}".freeze
 FOLDER = Place.at("docs/screenshots")
@@ -100,7 +102,7 @@ alone, group = practice.values_at("alone", "group").map { |session| session["id"
 KEYS = { "set/#{practice['group']['set_id']}" => "0" * 32, "session/#{alone}" => "101".rjust(32, "0"),
          "session/#{group}" => "101".rjust(32, "0") }.freeze
 
-# Something that was changed, and something in the bin.
+# Something that was changed.
 layer = tare["horizons"][1].then do |one|
   [{ moist_colour: "10YR 6/3", described: { roots: "many" } }, { boundary: "gradual" }, { moist_colour: "2.5Y 6/3" }]
     .each_with_index do |change, done|
@@ -108,7 +110,6 @@ layer = tare["horizons"][1].then do |one|
     end
   one["id"]
 end
-post("deletions", { of: "reading", of_id: post("readings", { label: "Path by the weir" })["id"] })
 
 # What is done on a page before its picture is taken.
 SEND_TABLE = lambda do |driver|
@@ -121,7 +122,6 @@ SHOTS = {
   "fieldbook" => ["/", Browser::DESK, "paper"],
   "members" => ["/members", Browser::DESK, "paper"],
   "history" => ["/history/horizon/#{layer}", Browser::DESK, "paper"],
-  "bin" => ["/bin", Browser::DESK, "paper"],
   "section" => [section, Browser::DESK, "paper"],
   "triangle" => ["/triangle?sand=42&clay=19", Browser::DESK, "paper"],
   "schools" => ["#{verdict}/schools", Browser::DESK, "paper"],
@@ -156,7 +156,73 @@ SHOTS.each do |name, (path, size, theme, step)|
   driver.save_screenshot(File.join(FOLDER, "#{name}.png"))
   say "docs/screenshots/#{name}.png"
 end
+
+# A phone that had the fieldbook once, and has no signal: at the bench, what waits, and what somebody else has changed
+# by the time the signal is back.
+class WithoutSignal
+  GAP = 24 # px between the pictures
+  # Whether all that the page needs lies on the phone.
+  HERE = "const done = arguments[0]; navigator.serviceWorker.ready.then(() => #{DeviceBrowser::KEPT}).then(done)".freeze
+
+  # @param server [Server] one of its own, that can be stopped
+  def initialize(driver, server)
+    @driver = driver
+    @server = server.start
+    # The page is drawn anew while it is looked at.
+    @wait = Selenium::WebDriver::Wait.new(timeout: PATIENCE, ignore: Selenium::WebDriver::Error::WebDriverError)
+    @pictures = []
+    Browser.size(driver, *Browser::PHONE)
+    open("/")
+    DemoSession.give(driver, DemoSession.headers(server.address))
+    open("/")
+    @wait.until { driver.execute_async_script(HERE) }
+    server.stop
+  end
+
+  def open(path)
+    @driver.get("#{@server.address}#{path}")
+    see("h1")
+  end
+
+  def see(css) = @wait.until { @driver.find_elements(css: css).find(&:displayed?) }
+  def press(css, said) = @wait.until { @driver.find_elements(css: css).find { |one| one.text.start_with?(said) } }.click
+  def type(*keys) = keys.each { |key| @driver.action.send_keys(key).perform }
+
+  def picture(css)
+    see(css)
+    @driver.execute_async_script("document.fonts.ready.then(() => setTimeout(arguments[0], 500))")
+    @pictures << Vips::Image.new_from_buffer(@driver.screenshot_as(:png), "")
+  end
+
+  def signal_again = @server.start
+
+  def save(path) = Vips::Image.arrayjoin(@pictures, shim: GAP, background: 255).pngsave(path, strip: true)
+end
+
+server = Server.new({})
+phone = WithoutSignal.new(driver, server)
+phone.open("/profiles/#{sallow['id']}/horizons/#{sallow['horizons'][0]['id']}")
+phone.press("nav[aria-label='What is described'] button", "Structure")
+phone.press("[role='group'][aria-label='Structure'] button", "Weak")
+phone.see("[data-saved]")
+phone.open("/")
+phone.press("button, a", "Quick reading")
+phone.press("button", "Already kneaded")
+phone.press("[data-test='ball_holds'] button", "Yes")
+[48, 52, 55].each { |mm| phone.type(*mm.digits.reverse.map(&:to_s), :enter) }
+phone.picture("figure svg[aria-label*='55 mm']")
+phone.open("/device")
+phone.picture("[data-device-state]")
+layer = api("profiles/#{sallow['id']}")["horizons"][0]
+send_json(Net::HTTP::Patch, "horizons/#{layer['id']}",
+          { version: layer["version"], described: { structure_grade: "strong" } })
+phone.signal_again
+phone.open("/device")
+phone.picture("[data-theirs]")
+phone.save(File.join(FOLDER, "without-signal.png"))
+say "docs/screenshots/without-signal.png"
 driver.quit
+server.stop
 
 # The second page of a report: its first is the contents.
 pages = Net::HTTP.get(URI("#{ADDRESS}/api/reports/#{report}/pdf"), signed_in)

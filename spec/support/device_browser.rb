@@ -8,6 +8,20 @@ class DeviceBrowser
   # What the browser writes when there is no server.
   GONE = /net::ERR_CONNECTION_REFUSED|net::ERR_FAILED|Failed to load resource/
 
+  # Asks whether a fieldbook lies on the device.
+  KEPT = <<~JS
+    indexedDB.databases().then((all) => {
+      const own = all.find(({ name }) => name.startsWith('grittle.'))
+      return !!own && new Promise((done) => {
+        const asked = indexedDB.open(own.name)
+        asked.onsuccess = () => {
+          const count = asked.result.transaction('books').objectStore('books').count()
+          count.onsuccess = () => { asked.result.close(); done(count.result > 0) }
+        }
+      })
+    })
+  JS
+
   # @param address [URI] of the server
   def initialize(address)
     @address = address
@@ -26,18 +40,7 @@ class DeviceBrowser
     visit(path)
     @session.assert_selector("h1")
     wait("navigator.serviceWorker.ready.then((found) => !!found.active)")
-    wait("indexedDB.databases().then((all) => all.some(({ name }) => name.startsWith('grittle.')))")
-    wait(<<~JS)
-      new Promise((done) => {
-        indexedDB.databases().then((all) => {
-          const asked = indexedDB.open(all.find(({ name }) => name.startsWith('grittle.')).name)
-          asked.onsuccess = () => {
-            const count = asked.result.transaction('books').objectStore('books').count()
-            count.onsuccess = () => { asked.result.close(); done(count.result > 0) }
-          }
-        })
-      })
-    JS
+    wait(KEPT)
   end
 
   # The browser is killed and begun again.
