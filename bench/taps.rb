@@ -17,10 +17,10 @@ SIGNED_IN = DemoSession.headers(URI(BASE))
 LENGTHS_MM = [52, 57, 49].freeze
 # The most that each may cost.
 AT_MOST = { "taps with the keypad" => 14, "taps with the ruler" => 11, "keys" => 16 }.freeze
-READINGS = 30
-WARM = 8
-# Until the core beside the page has come, s.
-CORE = 4
+READINGS = 20
+WARM = 3
+# Until the core beside the page has come and is warm, s: as long as a palmful is kneaded at the least.
+CORE = 7
 # What is measured: how it is called, its median and the highest of 95 in 100 at most, ms.
 SAID = {
   "verdict" => ["an answer until the key's verdict has changed", 35, 50],
@@ -106,7 +106,6 @@ class Surveyor
 
   # Takes the network away from what is open.
   def without_server
-    sleep CORE
     @browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
     yield
   ensure
@@ -200,6 +199,7 @@ begin
       reading = post("/api/readings", { step: "ball" })
       patch(reading, sand_estimate: { percent: rand(10.0..60.0).round(3), half_width: 6 })
       surveyor.open("/readings/#{reading['id']}", see: "[data-test='ball_holds']")
+      sleep CORE
       answering.call
     end.drop(WARM).flatten
     SAID.each do |what, (said, median, most)|

@@ -50,7 +50,11 @@ RSpec.describe "Without signal" do
     server.start
     device.visit "/device"
     expect(device).to have_css("[data-theirs]", text: "strong").and have_css("[data-yours]", text: "weak")
+    expect(device).to have_css("article", text: "Horizon Slope 1 A: changed there meanwhile")
     expect(horizon.reload.seen).to eq("structure_grade" => "strong")
+    # What waits outlives a newer version of the page, which waits as well until it is taken.
+    take_newer_page
+    expect(device).to have_css("[data-theirs]", text: "strong").and have_css("[data-yours]", text: "weak")
     device.click_button "Save mine on top"
     expect(device).to have_css("[data-device-state]", text: "All is sent.")
     expect(horizon.reload.seen).to eq("structure_grade" => "weak")
@@ -81,6 +85,19 @@ RSpec.describe "Without signal" do
     expect { Site.pluck(:name) }.to eventually_be(["Low Meadow"])
     device.visit "/device"
     expect(device).to have_css("[data-device-state]", text: "All is sent.")
+  end
+
+  # The server brings a service worker of another build meanwhile.
+  def take_newer_page
+    worker = File.expand_path("../../web/dist/sw.js", __dir__)
+    built = File.binread(worker)
+    File.binwrite(worker, "#{built}\n// Another build\n")
+    device.visit "/device"
+    expect(device).to have_text("A newer version of the page is ready.")
+    device.click_button "Use it"
+    expect(device).to have_no_text("A newer version of the page is ready.")
+  ensure
+    File.binwrite(worker, built)
   end
 
   def enter(login)

@@ -1,10 +1,13 @@
 import { watch, type ComputedRef, type ShallowRef } from 'vue'
 import { queryClient, readingQuery, type Reading } from '@/api'
-import { ask, loadBenchLater } from '@/device/device'
+import { askCore, loadBenchLater } from '@/device/device'
 import { note } from '@/device/differences'
 import type { Outbox, Write } from '@/outbox/outbox'
 
 type Preview = Pick<Reading, 'assessment' | 'ruler' | 'ended_at'>
+
+/** What is shown one after the other: the keys, the estimate beside them, and what it suggests. */
+const STAGES = ['none', 'estimate', 'full'] as const
 
 /** By how many versions a record is further once these writes are answered. */
 export const changes = (writes: Write[]): number => writes.filter(({ version }) => version !== null).length
@@ -22,27 +25,39 @@ export function usePreview(
   const { queryKey } = readingQuery(id)
   let said: { version: number; assessment: Reading['assessment'] } | undefined
 
-  const waiting = (): Write[] => outbox.value?.queue.value ?? []
+  // Where the bench stands is no part of what follows.
+  const waiting = (): Write[] => (outbox.value?.queue.value ?? []).filter(({ version }) => version !== null)
   const name = (writes: Write[]): string => writes.map(({ key }) => key).join(' ')
 
-  async function show(base: Reading, writes: Write[], evidence: 'none' | 'full'): Promise<boolean> {
+  /** @returns whether it still stands */
+  async function show(base: Reading, writes: Write[], stage: (typeof STAGES)[number]): Promise<boolean> {
     const plain = writes.map(({ method, path, body }) => ({ method, path, body }))
     // What the page watches cannot be handed to a worker as it is.
     const given = JSON.parse(JSON.stringify([base, plain])) as unknown[]
-    const found = await ask<Preview | null>('preview', ...given, evidence)
-    // Something else was pressed meanwhile, or the server was quicker.
-    if (!found || name(waiting()) !== name(writes) || reading.value?.version !== base.version) return false
+    const found = await askCore<Preview | null>('preview', ...given, stage)
+    if (!found) return false
     const version = base.version + changes(writes)
-    if (evidence === 'none') said = { version, assessment: found.assessment }
+    const quicker = reading.value?.version === version
+    const stands = quicker || (reading.value?.version === base.version && name(waiting()) === name(writes))
+    // Something else was pressed meanwhile.
+    if (!stands) return false
+    if (stage !== 'estimate') said = { version, assessment: found.assessment }
     queryClient.setQueryData<Reading>(queryKey, (now) => {
       if (!now) return now
-      const { estimateOf = now.version } = now
+      const { estimateOf = now.version, assessment } = now
       const own = found.assessment.evidence
+      // What the tests suggest stands until that has been worked out as well.
+      const evidence = { ...assessment.evidence, ...own } as typeof own
+      // The server has said what the keys say, and its estimate may be on its way.
+      if (quicker)
+        return own && now.estimateOf !== undefined
+          ? { ...now, estimateOf: version, assessment: { ...assessment, evidence } }
+          : now
       return {
         ...now,
         ...found,
-        assessment: { ...found.assessment, evidence: own ?? now.assessment.evidence },
         estimateOf: own ? version : estimateOf,
+        assessment: { ...found.assessment, evidence },
         previewed: true,
       }
     })
@@ -52,12 +67,13 @@ export function usePreview(
   // What the server said last: the writes that wait are laid over it.
   let plain: Reading | undefined
   watch(
-    () => [name(waiting()), reading.value?.version] as const,
+    () => `${name(waiting())} on ${reading.value?.version}`,
     async () => {
-      const writes = [...waiting()]
-      if (!writes.length || !plain) return
+      const writes = waiting()
+      const base = plain
+      if (!writes.length || !base) return
       try {
-        if (await show(plain, writes, 'none')) await show(plain, writes, 'full')
+        for (const stage of STAGES) if (!(await show(base, writes, stage))) return
       } catch (error) {
         // Without the core the page waits for the server, as it always can.
         console.info(String(error))
@@ -70,9 +86,15 @@ export function usePreview(
     (now) => {
       if (!now || now.previewed) return
       plain = now
-      if (now.version !== said?.version) return
-      note(said.assessment, now.assessment, `reading ${id}, version ${now.version}`)
-      said = undefined
+      if (!said || now.version !== said.version) return
+      const whole = now.estimateOf === undefined
+      const { assessment } = said
+      note(
+        whole ? assessment : { ...assessment, evidence: null },
+        now.assessment,
+        `reading ${id}, version ${now.version}`,
+      )
+      if (whole) said = undefined
     },
     { immediate: true, flush: 'sync' },
   )

@@ -103,7 +103,8 @@ async function open(event: Event): Promise<void> {
           :aria-label="says(one).filter(Boolean).join(' ')"
         >
           <h3 class="text-xl">
-            {{ says(one)[0] }}: {{ conflict(one.refused?.status) ? 'changed there meanwhile' : 'not taken' }}
+            {{ says(one)[0] }} {{ one.of }}:
+            {{ conflict(one.refused?.status) ? 'changed there meanwhile' : 'not taken' }}
           </h3>
           <p>{{ one.refused?.detail }}</p>
           <ConflictTable v-if="conflict(one.refused?.status) && apart(one).length" :lines="apart(one)" />

@@ -5,44 +5,50 @@ import { withoutOwn } from './numbers'
 import type { Answer, Asked as Request, Place, State } from './keeper'
 import type { Answered, Asked } from './worker'
 
-let worker: Worker | undefined
-let asked = 0
-const open = new Map<number, { resolve: (value: never) => void; reject: (error: Error) => void }>()
-
-/** The worker beside the page; what it needs of the core it loads when it is asked. */
-function core(): Worker {
-  if (worker) return worker
-  worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'core' })
-  worker.onmessage = ({ data }: MessageEvent<Answered>) => {
-    const waiting = open.get(data.id)
-    open.delete(data.id)
-    if (data.failed === undefined) waiting?.resolve(data.value as never)
-    else waiting?.reject(new Error(data.failed))
-  }
-  // Without the core the server alone says what follows.
-  worker.onerror = ({ message }) => {
-    for (const { reject } of open.values()) reject(new Error(message || 'The core did not load.'))
-    open.clear()
-  }
-  return worker
-}
-
 /**
- * Asks the core beside the page.
- * @throws {Error} where it could not answer
+ * A worker beside the page, which begins when it is first asked; what it needs of the core it loads by itself.
+ * @returns asks it; refused where it could not answer
  */
-export function ask<T>(name: string, ...args: unknown[]): Promise<T> {
-  const id = (asked += 1)
-  return new Promise<T>((resolve, reject) => {
-    open.set(id, { resolve, reject })
-    core().postMessage({ id, name, args } satisfies Asked)
-  })
+function beside(begin: () => Worker): <T>(name: string, ...args: unknown[]) => Promise<T> {
+  const open = new Map<number, { resolve: (value: never) => void; reject: (error: Error) => void }>()
+  let worker: Worker | undefined
+  let asked = 0
+  function begun(): Worker {
+    const made = begin()
+    made.onmessage = ({ data }: MessageEvent<Answered>) => {
+      const waiting = open.get(data.id)
+      open.delete(data.id)
+      if (data.failed === undefined) waiting?.resolve(data.value as never)
+      else waiting?.reject(new Error(data.failed))
+    }
+    // Without it the server alone says what follows.
+    made.onerror = ({ message }) => {
+      for (const { reject } of open.values()) reject(new Error(message || 'The core did not load.'))
+      open.clear()
+    }
+    return made
+  }
+  return <T>(name: string, ...args: unknown[]) =>
+    new Promise<T>((resolve, reject) => {
+      open.set((asked += 1), { resolve, reject })
+      worker ??= begun()
+      worker.postMessage({ id: asked, name, args } satisfies Asked)
+    })
 }
 
-/** Loads what a verdict needs once the bench stands. */
+/** What follows from an answer. It has a worker of its own: no verdict waits for what is kept meanwhile. */
+export const askCore = beside(
+  () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'core' }),
+)
+
+/** What lies on this device. */
+const ask = beside(() => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'keeper' }))
+
+const SETTLED = 2500 // ms until a page that was opened is left in peace for work beside it [our own]
+/** Loads what a verdict needs once the bench stands and has nothing else to do; until then the server alone answers. */
 export function loadBenchLater(): void {
-  const idle = globalThis.requestIdleCallback ?? ((job: () => void) => setTimeout(job, 1000))
-  const begin = () => idle(() => void ask('bench').catch(() => {}))
+  const idle = globalThis.requestIdleCallback ?? setTimeout
+  const begin = () => setTimeout(() => idle(() => void askCore('bench').catch(() => {})), SETTLED)
   if (document.readyState === 'complete') begin()
   else addEventListener('load', begin, { once: true })
 }

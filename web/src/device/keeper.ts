@@ -25,6 +25,15 @@ export type State = {
   /** Numbers that the server has given since, by those that were given here. */
   numbers: [number, number][]
 }
+/** What a record hangs on: by which column, in which table. */
+const ABOVE: { [table: string]: [string, string] } = {
+  readings: ['sample_id', 'samples'],
+  samples: ['horizon_id', 'horizons'],
+  horizons: ['profile_id', 'profiles'],
+  companion_places: ['companion_test_id', 'companion_tests'],
+  companion_tests: ['profile_id', 'profiles'],
+}
+
 type Unsent = { grittle_unsent: number; events: (Omit<Waiting, 'file' | 'book'> & { file?: string })[] }
 type Found = Answer & { changes: [string, number, Record<string, unknown> | null][] }
 type Result = { key: string; status: number; version?: number | null; problem?: Waiting['refused'] }
@@ -141,8 +150,25 @@ export class Keeper {
       version: after ? null : (version as number | null),
       after,
       at: new Date().toISOString(),
+      of: await this.nameOf(place.book, asked),
       ...(asked.file ? { file: asked.file } : {}),
     }
+  }
+
+  /** The profile, the horizon, the sample that a write speaks of. */
+  private async nameOf(book: number, { path, body }: Asked): Promise<string> {
+    const [, kind, named] = /^\/api\/([a-z-]+)\/(\d+)/.exec(path) ?? ['', 'horizons', body?.horizon_id]
+    const names: unknown[] = []
+    let table: string | undefined = kind!.replace('-', '_')
+    let id = Number(named)
+    while (table && id) {
+      const { row } = (await this.store.rows.get([book, table, id])) ?? { row: {} as Record<string, unknown> }
+      names.unshift(row.designation ?? row.label ?? row.name)
+      const [column, above]: [string?, string?] = ABOVE[table] ?? []
+      id = Number(column && row[column])
+      table = above
+    }
+    return names.filter(Boolean).join(' ')
   }
 
   /** Photographs that were taken here are shown from here. */

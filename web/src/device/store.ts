@@ -30,6 +30,8 @@ export type Waiting = {
   version: number | null
   after: string | null
   at: string
+  /** What it is a change of, in a person's words; nothing where that has no name. */
+  of?: string
   file?: Blob
   /** Why the server did not take it, and how the record stands there. */
   refused?: Record<string, unknown> & { status: number; detail: string }

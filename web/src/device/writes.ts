@@ -35,32 +35,41 @@ const SAYS: [RegExp, string][] = [
 const NAMED = ['name', 'designation', 'label', 'code', 'test'] as const
 const plain = (value: unknown): string => String(value).replaceAll('_', ' ')
 
-/** @returns what it is, and what it says where that is short */
-export function says({ method, path, body, query }: Waiting): [what: string, detail: string] {
-  const what = SAYS.find(([pattern]) => pattern.test(`${method} ${path}`))?.[1] ?? 'Change'
-  const given = (body ?? {}) as Record<string, unknown>
-  if (given.answers) {
-    const said = Object.entries(given.answers).map(([name, value]) =>
+const told = (given: object): string =>
+  Object.entries(given)
+    .map(([name, value]) =>
       value === null
         ? `${plain(name)} taken back`
         : `${plain(name)}: ${typeof value === 'object' ? '…' : plain(value)}`,
     )
-    return [what, said.join(', ')]
-  }
-  if (given.length) return [what, `${plain(given.length)} ${plain(given.unit)}`]
+    .join(', ')
+
+/** Values by field, those that are described among them. */
+const fields = ({ described, ...values }: Record<string, unknown>): Record<string, unknown> => ({
+  ...values,
+  ...(described as Record<string, unknown> | null | undefined),
+})
+
+function detail({ method, body, query }: Waiting): string {
+  const given = (body ?? {}) as Record<string, unknown>
+  if (given.answers) return told(given.answers)
+  if (given.length) return `${plain(given.length)} ${plain(given.unit)}`
+  if (method === 'PATCH') return told(fields(given))
   const named = NAMED.find((name) => given[name])
-  return [what, named ? plain(given[named]) : (new URLSearchParams(query).get('name') ?? '')]
+  return named ? plain(given[named]) : (new URLSearchParams(query).get('name') ?? '')
+}
+
+/** @returns what it is, and of what, with what it says where that is short */
+export function says(write: Waiting): [what: string, detail: string] {
+  const what = SAYS.find(([pattern]) => pattern.test(`${write.method} ${write.path}`))?.[1] ?? 'Change'
+  return [what, [write.of, detail(write)].filter(Boolean).join(' · ')]
 }
 
 /** Both versions of what two people changed, by field. */
 export function apart({ refused, body }: Waiting): { key: string; label: string; theirs: string; mine: string }[] {
   const standing = (refused?.standing ?? {}) as { values?: Record<string, unknown> }
-  const inside = (values: Record<string, unknown>): [string, unknown][] =>
-    Object.entries(values).flatMap(([name, value]) =>
-      name === 'described' ? Object.entries((value ?? {}) as Record<string, unknown>) : [[name, value]],
-    )
-  const theirs = Object.fromEntries(inside(standing.values ?? {}))
-  return inside((body ?? {}) as Record<string, unknown>).map(([name, value]) => ({
+  const theirs = fields(standing.values ?? {})
+  return Object.entries(fields((body ?? {}) as Record<string, unknown>)).map(([name, value]) => ({
     key: name,
     label: plain(name),
     theirs: theirs[name] === null || theirs[name] === undefined ? '' : plain(theirs[name]),
