@@ -39,6 +39,10 @@ class DeviceBrowser
   def visit_once(path = "/")
     visit(path)
     @session.assert_selector("h1")
+    wait_until_kept
+  end
+
+  def wait_until_kept
     wait("navigator.serviceWorker.ready.then((found) => !!found.active)")
     wait(KEPT)
   end

@@ -65,7 +65,7 @@ RSpec.describe "Without signal" do
     member("Odd", "surveyor")
     device.visit "/"
     enter("Lea")
-    device.visit_once
+    device.wait_until_kept
     server.stop
     device.visit "/"
     add_site

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid'
 import type { components } from './schema'
 import { askDevice, device, renew, withServerNumbers } from '@/device/device'
-import { here, served } from './here'
+import { BASE, here, served } from './here'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
 
 export type Schemas = components['schemas']
@@ -44,9 +44,22 @@ const NOBODY_THERE = [502, 504]
 
 /** What the page cannot begin without, kept from when it was answered last. */
 const KEPT = /^\/api\/(session|catalogue|triangles)(?=$|\?)/
+const SESSION = 'grittle.kept.session'
 const keptName = (path: string): string | undefined => {
   const [, name] = KEPT.exec(path) ?? []
-  return name && `grittle.kept.${name}`
+  return name && `grittle.kept.${name}${name === 'session' ? BASE : ''}`
+}
+
+/**
+ * As whom the page begins without signal, below each fieldbook: as nobody who was here before.
+ * @param found what the server has said of it; nothing where somebody has signed out
+ */
+export function keepSession(found?: Schemas['Session']): void {
+  for (const name of Object.keys(localStorage).filter((one) => one.startsWith(SESSION))) {
+    const { account } = JSON.parse(localStorage.getItem(name)!) as Schemas['Session']
+    if (!found || account?.id !== found.account?.id) localStorage.removeItem(name)
+  }
+  if (found) localStorage.setItem(`${SESSION}${BASE}`, JSON.stringify(found))
 }
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { queryClient, request, type Schemas } from '@/api'
+import { keepSession, queryClient, request, type Schemas } from '@/api'
 import { leave as leaveDevice } from '@/device/device'
 import { waitingInAll, waits } from '@/outbox/outboxes'
 import PageHead from '@/shared/PageHead.vue'
@@ -9,7 +9,7 @@ import TextField from '@/shared/TextField.vue'
 import { dayAndTime } from '@/shared/dates'
 import { useAttempt } from '@/shared/useAttempt'
 import { useForm } from '@/shared/useForm'
-import { beginAnew, sessionQuery, useSession } from './useSession'
+import { beginAnew, told, useSession } from './useSession'
 
 // Who is signed in here, their password, and where else they are signed in.
 type SignIns = Schemas['SignIns']
@@ -26,7 +26,7 @@ async function change(): Promise<void> {
   const { old, password } = form.value
   const found = await send('PUT', '/api/account/password', old ? { old, password } : { password })
   if (!found) return
-  queryClient.setQueryData(sessionQuery.queryKey, found)
+  told(found)
   void queryClient.invalidateQueries({ queryKey: ['sign-ins'] })
   form.value = { old: '', password: '' }
   changed.value = true
@@ -40,6 +40,7 @@ const leave = () =>
   attempt(async () => {
     await request('DELETE', '/api/session')
     // Whoever comes next finds nothing of it here; what waits stays, for its own person.
+    keepSession()
     await leaveDevice().catch(() => {})
     beginAnew()
   })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { request, type Schemas } from '@/api'
+import { keepSession, request, type Schemas } from '@/api'
 import TextField from '@/shared/TextField.vue'
 import { useForm } from '@/shared/useForm'
 import { beginAnew } from './useSession'
@@ -15,6 +15,7 @@ async function make(): Promise<void> {
 }
 async function leave(): Promise<void> {
   await request('DELETE', '/api/session')
+  keepSession()
   beginAnew()
 }
 </script>

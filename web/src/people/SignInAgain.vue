@@ -4,14 +4,14 @@ import { here, queryClient, type Schemas } from '@/api'
 import { sendNow, waitingInAll, waits } from '@/outbox/outboxes'
 import SheetDialog from '@/shared/SheetDialog.vue'
 import SignInForm from './SignInForm.vue'
-import { beginAnew, sessionQuery } from './useSession'
+import { beginAnew, sessionQuery, told } from './useSession'
 
 // The sign-in ended while somebody worked: what was given waits on the device until they sign in again.
 const { data } = useQuery(sessionQuery)
 function enter(found: Schemas['Session']): void {
   if (found.account?.id !== here.account) return beginAnew()
   here.signedOut = ''
-  queryClient.setQueryData(sessionQuery.queryKey, found)
+  told(found)
   void queryClient.invalidateQueries()
   sendNow()
 }

@@ -1,6 +1,6 @@
 import { queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { here, queryClient, request, type Schemas } from '@/api'
+import { here, keepSession, queryClient, request, type Schemas } from '@/api'
 import { begin, device, waitedBefore } from '@/device/device'
 import { speaksOfOwn } from '@/device/numbers'
 
@@ -10,6 +10,7 @@ export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: async () => {
     const found = await request<Session>('GET', '/api/session')
+    if (!device.alone.value) keepSession(found)
     const begun = keepHere(found)
     // The first view waits for it only where it cannot do without.
     if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
@@ -26,10 +27,16 @@ async function keepHere({ account, fieldbook }: Session): Promise<void> {
   await begin({ account: here.account, book: id, person: person?.id ?? null, role }, name)
 }
 
+/** What the server has said of who is signed in now. */
+export function told(found: Session): void {
+  keepSession(found)
+  queryClient.setQueryData(sessionQuery.queryKey, found)
+}
+
 /** Somebody has come in, on a page that was nobody's so far. */
 export function enter(found: Session): void {
   void keepHere(found)
-  queryClient.setQueryData(sessionQuery.queryKey, found)
+  told(found)
 }
 
 export const membersQuery = queryOptions({
