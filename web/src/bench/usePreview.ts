@@ -72,6 +72,7 @@ export function usePreview(
       const writes = waiting()
       const base = plain
       if (!writes.length || !base) return
+      said = undefined
       try {
         for (const stage of STAGES) if (!(await show(base, writes, stage))) return
       } catch (error) {

@@ -19,8 +19,8 @@ const words = useWords()
 const reading = computed(() => bench.reading.value!)
 const photos = computed(() => [...reading.value.photos, ...bench.photosComing.value])
 const photo = ref<Photo | null>(photos.value.at(-1) ?? null)
-// One that was just taken is the one to be marked.
-watch(photos, (now, before) => now.length > before.length && (photo.value = now.at(-1)!))
+// One that was just taken is the one to be marked. It stays that one, and keeps its marks, once it has been kept.
+watch(bench.photosComing, (now, before) => now.length > before.length && (photo.value = now.at(-1)!))
 const marks = ref<{ ruler: Mark[]; second: Mark[]; ribbon: Mark[] }>({ ruler: [], second: [], ribbon: [] })
 const lengths = ref({ ruler: '100', second: '' })
 const step = ref<'ruler' | 'second' | 'ribbon'>('ruler')
