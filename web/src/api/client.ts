@@ -85,7 +85,8 @@ export async function request<T>(
     const found = await fromServer<T>(method, asked, given, key, as)
     device.alone.value = false
     if (method !== 'GET' && OF_THE_PIT.test(asked)) renew(found)
-    if (usual) localStorage.setItem(usual, JSON.stringify(found))
+    if (usual?.startsWith(SESSION)) keepSession(found as Schemas['Session'])
+    else if (usual) localStorage.setItem(usual, JSON.stringify(found))
     return found
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error

@@ -48,7 +48,8 @@ const SETTLED = 2500 // ms until a page that was opened is left in peace for wor
 /** Loads what a verdict needs once the bench stands and has nothing else to do; until then the server alone answers. */
 export function loadBenchLater(): void {
   const idle = globalThis.requestIdleCallback ?? setTimeout
-  const begin = () => setTimeout(() => idle(() => void askCore('bench').catch(() => {})), SETTLED)
+  const begin = () =>
+    setTimeout(() => idle(() => void askCore('bench').catch((error) => console.info(String(error)))), SETTLED)
   if (document.readyState === 'complete') begin()
   else addEventListener('load', begin, { once: true })
 }

@@ -9,7 +9,7 @@ export type Answered = { id: number; value?: unknown; failed?: string }
 const OF_THE_BENCH = new Set(['assess', 'preview', 'run_specs'])
 
 // Any reading, some times over: the core works its tables out, and the browser compiles what it runs often.
-const TRIES = 12
+const TRIES = 12 // until the times stand still [our own: measured]
 const ANY = { ball_holds: true, ribbons: [{ length_mm: 41 }, { length_mm: 47 }], wet_rub: 'neither' }
 async function warm(): Promise<void> {
   for (let done = 0; done < TRIES; done += 1) {

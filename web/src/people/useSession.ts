@@ -10,7 +10,6 @@ export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: async () => {
     const found = await request<Session>('GET', '/api/session')
-    if (!device.alone.value) keepSession(found)
     const begun = keepHere(found)
     // The first view waits for it only where it cannot do without.
     if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
