@@ -12,6 +12,7 @@ import { apart, says } from './writes'
 const state = device.state
 const busy = ref(false)
 const told = ref('')
+const trouble = ref('')
 const space = ref<{ used: number; of: number; persisted: boolean }>()
 
 const MB = 1024 * 1024
@@ -37,10 +38,11 @@ onMounted(() => void measure())
 async function doing(job: () => Promise<unknown>): Promise<void> {
   busy.value = true
   told.value = ''
+  trouble.value = ''
   try {
     await job()
   } catch (error) {
-    told.value = (error as Error).message.split('\n')[0]!
+    trouble.value = (error as Error).message.split('\n')[0]!
   } finally {
     busy.value = false
     void measure()
@@ -55,7 +57,7 @@ const keep = () => doing(() => take())
 const persist = () =>
   doing(async () => {
     if (!(await keepForGood()))
-      told.value = 'The browser does not promise it. Install the page as an app, or export what is unsent.'
+      trouble.value = 'The browser does not promise it. Install the page as an app, or export what is unsent.'
   })
 
 const save = () =>
@@ -88,7 +90,8 @@ async function open(event: Event): Promise<void> {
         <span class="grow">A newer version of the page is ready. What waits here stays.</span>
         <button type="button" class="button button-desk" @click="newer()">Use it</button>
       </p>
-      <p v-if="told" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ told }}</p>
+      <p v-if="told" role="status" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2">{{ told }}</p>
+      <p v-if="trouble" role="alert" class="border-l-8 border-iron bg-warn px-3 py-2">{{ trouble }}</p>
 
       <section aria-labelledby="waits-title" class="grid gap-2">
         <h2 id="waits-title" class="text-2xl border-b-2 border-ink pb-1">Unsent</h2>
