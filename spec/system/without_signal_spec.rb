@@ -54,6 +54,8 @@ RSpec.describe "Without signal" do
     expect(horizon.reload.seen).to eq("structure_grade" => "strong")
     # What waits outlives a newer version of the page, which waits as well until it is taken.
     take_newer_page
+    device.find("input[type='file']", visible: :all).set(__FILE__)
+    expect(device).to have_css("[role='alert']", text: /\AThis is no file of unsent work/)
     expect(device).to have_css("[data-theirs]", text: "strong").and have_css("[data-yours]", text: "weak")
     device.click_button "Save mine on top"
     expect(device).to have_css("[data-device-state]", text: "All is sent.")

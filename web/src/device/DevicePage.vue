@@ -42,7 +42,8 @@ async function doing(job: () => Promise<unknown>): Promise<void> {
   try {
     await job()
   } catch (error) {
-    trouble.value = (error as Error).message.split('\n')[0]!
+    // What a worker says begins with the kind of its error, and ends with where it was.
+    trouble.value = (error as Error).message.split('\n')[0]!.replace(/^\w*Error: /, '')
   } finally {
     busy.value = false
     void measure()
@@ -75,7 +76,11 @@ async function open(event: Event): Promise<void> {
   const file = input.files?.[0]
   if (file)
     await doing(async () => {
-      const count = await takeIn(JSON.parse(await file.text()))
+      const packed: unknown = await file
+        .text()
+        .then(JSON.parse)
+        .catch(() => null)
+      const count = await takeIn(packed)
       told.value = `Imported: ${count}. Those that were here already are left out.`
     })
   input.value = ''

@@ -378,7 +378,7 @@ export class Keeper {
   /** Takes in what another device could not send; what is here already is left out. */
   async takeIn(place: Place, packed: Unsent): Promise<number> {
     if (packed?.grittle_unsent !== 1 || !Array.isArray(packed.events))
-      throw new Error('This is no file of unsent work.')
+      throw new Error('This is no file of unsent work: “Export the unsent” writes one.')
     const known = new Set((await this.waitingOf(place.book)).map(({ key }) => key))
     const fresh = packed.events.filter(({ key }) => !known.has(key))
     const all = fresh.map(({ file, ...one }) => ({
