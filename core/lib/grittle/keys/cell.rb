@@ -14,8 +14,9 @@ module Grittle
       def score(value)
         return value.sum { |word| score(word) } / value.size.to_f if value.is_a?(Array)
 
-        [[@fits, 1.0], [@near, 0.5]].each { |set, points| return points if set.any? { |one| holds?(one, value) } }
-        0.0
+        return 1.0 if hold?(@fits, value)
+
+        hold?(@near, value) ? 0.5 : 0.0
       end
 
       # @return [Array] states that fit
@@ -32,7 +33,7 @@ module Grittle
 
       private
 
-      def holds?(one, value) = one.is_a?(Range) ? one.cover?(value) : one == value
+      def hold?(set, value) = set.any? { |one| one.is_a?(Range) ? one.cover?(value) : one == value }
 
       def parse(text)
         return text.split.freeze unless text.match?(/\d/)

@@ -93,7 +93,7 @@ module Grittle
       end
 
       def gap?
-        length_mm > GAP_MM.begin && length_mm < GAP_MM.end && GAP.keys.flatten.include?(rank(standing).first)
+        length_mm > GAP_MM.begin && length_mm < GAP_MM.end && GAP.keys.flatten.include?(ranked.first)
       end
 
       # Silty only where the silty pair scores higher.

@@ -98,7 +98,7 @@ module Grittle
       # @return [Hash{String=>Float}] the answers of one class, each scored
       def scores(code, length = length_mm)
         @scores ||= {}
-        @scores[[code, length]] ||= score_cells(code, length)
+        (@scores[length] ||= {})[code] ||= score_cells(code, length)
       end
 
       def score_cells(code, length)
@@ -137,11 +137,12 @@ module Grittle
         end
       end
 
+      def ranked = @ranked ||= rank(standing)
+
       def middle_clay(code) = Names.fetch(self.class::SYSTEM, code).clay.sum / 2.0
 
       def named
         @named ||= begin
-          ranked = rank(standing)
           best = score(ranked.first)
           close = ranked.select do |code|
             behind = best - score(code)

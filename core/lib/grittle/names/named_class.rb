@@ -18,7 +18,7 @@ module Grittle
     KINDS = { region: "a class of a triangle", grade: "a grade of behaviour", group: "a group of classes",
               no_texture: "soil that has no texture class" }.freeze
 
-    @agreements = {}
+    @agreements = {}.compare_by_identity
 
     attr_reader :key, :system, :code, :sand_grade, :fragments, :fragment_size, :position, :clay
 
@@ -117,7 +117,7 @@ module Grittle
     # Regions never change, so what was worked out once is kept.
     # @api private
     def self.agreement_of(one, other)
-      @agreements[[one.system, one.code, other.system, other.code]] ||= one.region.agreement(other.region)
+      (@agreements[one] ||= {}.compare_by_identity)[other] ||= one.region.agreement(other.region)
     end
 
     # @return [NamedClass] the same without anything added to the name

@@ -63,9 +63,11 @@ module Grittle
     end
 
     # @return [Boolean] whether they share an edge: cells of one lie beside cells of the other
-    def touch?(other)
-      set = other.cells.to_h { |cell| [cell, true] }
-      cells.count { |cell| BESIDE.any? { |move| set[cell + move] } } > FIGURES["touching"]
+    def touch?(other) = cells.count { |cell| other.beside.key?(cell) } > FIGURES["touching"]
+
+    # @return [Hash{Integer=>true}] the cells that lie beside one of its own
+    def beside
+      @beside ||= cells.each_with_object({}) { |cell, found| BESIDE.each { |move| found[cell + move] = true } }.freeze
     end
 
     private

@@ -118,18 +118,33 @@ module Grittle
     def edge(from, to) = [*from, to[0] - from[0], to[1] - from[1]].map(&:to_f).freeze
 
     # The largest of the three changes equals half the sum of their sizes, because they cancel. Along an edge that sum
-    # is convex and bends only where one change is zero, so its least value lies there or at an end.
-    def gap(sand, clay, (from_sand, from_clay, d_sand, d_clay))
-      off_sand = from_sand - sand
-      off_clay = from_clay - clay
-      bends = [[off_sand, d_sand], [off_clay, d_clay], [off_sand + off_clay, d_sand + d_clay]]
-      places = bends.filter_map { |off, slope| (-off / slope).clamp(0.0, 1.0) unless slope.zero? }
-      places.map do |place|
-        ds = off_sand + (place * d_sand)
-        dc = off_clay + (place * d_clay)
-        [ds.abs, dc.abs, (ds + dc).abs].max
-      end.min
+    # is convex and bends only where one change is zero, so its least value lies there or at an end. Every class of
+    # every system is measured for each answer, and in the page an array of two numbers costs more than comparing them.
+    # rubocop:disable Style/MinMaxComparison
+    def gap(sand, clay, edge)
+      off_sand = edge[0] - sand
+      off_clay = edge[1] - clay
+      at_sand = change(off_sand, off_clay, edge, off_sand, edge[2])
+      at_clay = change(off_sand, off_clay, edge, off_clay, edge[3])
+      at_silt = change(off_sand, off_clay, edge, off_sand + off_clay, edge[2] + edge[3])
+      least = at_sand < at_clay ? at_sand : at_clay
+      at_silt < least ? at_silt : least
     end
+
+    # The largest change where +off+, which grows by +slope+ along the edge, is zero, or at the end next to that.
+    def change(off_sand, off_clay, edge, off, slope)
+      return Float::INFINITY if slope.zero?
+
+      place = -off / slope
+      place = 0.0 if place.negative?
+      place = 1.0 if place > 1
+      ds = off_sand + (place * edge[2])
+      dc = off_clay + (place * edge[3])
+      largest = ds.abs > dc.abs ? ds.abs : dc.abs
+      silt = (ds + dc).abs
+      silt > largest ? silt : largest
+    end
+    # rubocop:enable Style/MinMaxComparison
 
     def find_neighbours
       classes.transform_values do |one|
