@@ -41,12 +41,25 @@ export const askCore = beside(
   () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'core' }),
 )
 
+const pause = (ms: number) => new Promise<void>((go) => setTimeout(go, ms))
+/** Longer than a verdict takes, and too short for a write to be missed, ms [our own]. */
+const VERDICT = 400
+let verdict: Promise<unknown> = Promise.resolve()
+/** What is kept on the device waits for the verdict, which somebody looks for; the two share the processor. */
+export const verdictFirst = (saying: Promise<unknown>): void => void (verdict = Promise.race([saying, pause(VERDICT)]))
+
 /** What lies on this device. */
 const ask = beside(() => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'keeper' }))
 
 const SETTLED = 2500 // ms until a page that was opened is left in peace for work beside it [our own]
-/** Loads what a verdict needs once the bench stands and has nothing else to do; until then the server alone answers. */
+let benchBegun = false
+/**
+ * Loads what a verdict needs once the first bench of a page stands and has nothing else to do; until then the server
+ * alone answers.
+ */
 export function loadBenchLater(): void {
+  if (benchBegun) return
+  benchBegun = true
   const idle = globalThis.requestIdleCallback ?? setTimeout
   const begin = () =>
     setTimeout(() => idle(() => void askCore('bench').catch((error) => console.info(String(error)))), SETTLED)
@@ -148,6 +161,7 @@ async function renewAll(): Promise<void> {
 /** Asks the device; null where it has no answer. */
 export async function askDevice(request: Request): Promise<Answer | null> {
   if (!place) return null
+  if (request.method !== 'GET') await pause(0).then(() => verdict)
   const found = await ask<Answer | null>('answer', place, request)
   if (!found || request.method === 'GET') return found
   await look()
@@ -168,18 +182,20 @@ export const withServerNumbers = (text: string): string =>
 export async function sendWaiting(): Promise<void> {
   if (!place || !state.waiting.length) return
   state.sending = true
+  let taken = 0
   try {
-    await ask('send', place, deviceName())
+    taken = await ask<number>('send', place, deviceName())
     alone.value = false
   } catch {
     alone.value = true
   }
   await look()
-  for (const heard of listeners) heard()
+  // Whoever hears of it asks anew, and with that begins anew: where nothing was taken there is nothing to hear.
+  if (taken) for (const heard of listeners) heard()
 }
 
 const listeners = new Set<() => void>()
-/** Is told when something was sent. */
+/** Is told when the server has taken something. */
 export const onSent = (heard: () => void): void => void listeners.add(heard)
 
 export async function resolve(seq: number, choice: 'mine' | 'drop'): Promise<void> {

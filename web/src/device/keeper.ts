@@ -47,7 +47,7 @@ const record = (path: string): string | undefined => RECORD.exec(path)?.[0]
 export class Keeper {
   readonly store: Store
   private loaded: { book: number; revision: number } | undefined
-  private sending: Promise<void> | undefined
+  private sending: Promise<number> | undefined
 
   constructor(private readonly account: number) {
     this.store = new Store(account)
@@ -259,35 +259,44 @@ export class Keeper {
     })
   }
 
-  /** Sends what waits, in its order, each once; ends at the first that is refused, or without an answer. */
-  send(place: Place, device: string): Promise<void> {
+  /**
+   * Sends what waits, in its order, each once; ends at the first that is refused, or without an answer.
+   * @returns how many the server took
+   */
+  send(place: Place, device: string): Promise<number> {
     this.sending ??= this.alone(() => this.sendAll(place, device)).finally(() => (this.sending = undefined))
     return this.sending
   }
 
   /** Of each fieldbook by itself: what is refused in one holds up no other. */
-  private async sendAll(place: Place, device: string): Promise<void> {
+  private async sendAll(place: Place, device: string): Promise<number> {
     const books = new Set((await this.store.waiting.orderBy('book').uniqueKeys()) as number[])
-    for (const book of books)
-      await this.sendBook(book === place.book ? place : { ...place, book, base: `/fieldbooks/${book}` }, device)
+    let taken = 0
+    for (const book of books) {
+      const own = book === place.book ? place : { ...place, book, base: `/fieldbooks/${book}` }
+      taken += await this.sendBook(own, device)
+    }
+    return taken
   }
 
-  private async sendBook(place: Place, device: string): Promise<void> {
-    let sent = false
+  private async sendBook(place: Place, device: string): Promise<number> {
+    let taken = 0
     for (;;) {
       const all = await this.waitingOf(place.book)
       const first = all[0]
       if (!first || first.refused) break
       const results = first.file ? [await this.sendFile(place, first)] : await this.deliver(place, device, all)
       await this.settle(all, results)
-      sent = true
-      if (results.some(({ status }) => status >= 400)) break
+      const accepted = results.filter(({ status }) => status < 400).length
+      taken += accepted
+      if (accepted < results.length) break
     }
-    if (!sent) return
+    if (!taken) return 0
     await this.store.books.update(place.book, { sentAt: new Date().toISOString() })
-    if (await this.store.waiting.where('book').equals(place.book).count()) return
+    if (await this.store.waiting.where('book').equals(place.book).count()) return taken
     const book = await this.store.books.get(place.book)
     if (book) await this.lay(place.book, book.name, await this.ask<Mirror>(place, 'GET', '/api/mirror'))
+    return taken
   }
 
   private async deliver(place: Place, device: string, all: Waiting[]): Promise<Result[]> {
