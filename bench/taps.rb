@@ -11,16 +11,20 @@ require "net/http"
 require "securerandom"
 require_relative "../spec/support/browser"
 require_relative "demo_session"
+require_relative "way"
 
 BASE = ARGV[0] || "http://127.0.0.1:4600"
 SIGNED_IN = DemoSession.headers(URI(BASE))
 LENGTHS_MM = [52, 57, 49].freeze
 # The most that each may cost.
 AT_MOST = { "taps with the keypad" => 14, "taps with the ruler" => 11, "keys" => 16 }.freeze
-READINGS = 20
-WARM = 3
-# Until the core beside the page has come and is warm, s: as long as a palmful is kneaded at the least.
-CORE = 7
+READINGS = 30
+# The first of a page, which the browser compiles meanwhile, and which do not count.
+WARM = 5
+# Until the core beside the page has come and is warm, and a fieldbook lies on the device, s.
+CORE = 12
+# Between two answers of a hand at the least, s.
+PAUSE = 1
 # What is measured: how it is called, its median and the highest of 95 in 100 at most, ms.
 SAID = {
   "verdict" => ["an answer until the key's verdict has changed", 35, 50],
@@ -51,16 +55,18 @@ JS
 class Surveyor
   attr_reader :count
 
-  def initialize
+  # @param base [String] the address of the server
+  def initialize(base = BASE)
+    @base = base
     @browser = Selenium::WebDriver.for(:chrome, options: Browser.options(log: false), service: Browser.service)
     @wait = Selenium::WebDriver::Wait.new(timeout: 20, interval: 0.01, ignore: CHANGING)
     Browser.size(@browser, *Browser::DESK)
-    @browser.get(BASE)
-    DemoSession.give(@browser, SIGNED_IN)
+    @browser.get(base)
+    DemoSession.give(@browser, DemoSession.headers(URI(base)))
   end
 
   def open(path, see: "h1")
-    @browser.get(BASE + path)
+    @browser.get(@base + path)
     see(see)
     @count = 0
   end
@@ -99,17 +105,19 @@ class Surveyor
   # @return [Hash{String=>Float}] ms from the key to the "verdict" of the printed key, and to the "estimate"
   def time(key)
     @wait.until { @browser.find_elements(css: "[data-estimating]").empty? }
+    sleep PAUSE
     @browser.execute_script(WATCH)
     type(key)
     @wait.until { @browser.execute_script("return window.took.verdict && window.took.estimate && window.took") }
   end
 
-  # Takes the network away from what is open.
-  def without_server
-    @browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
-    yield
-  ensure
-    @browser.delete_network_conditions
+  # Goes to another page of the application as it stands, as a surveyor does all day.
+  def go(path, see:)
+    @browser.execute_script(<<~JS, path)
+      history.pushState({}, '', arguments[0])
+      dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+    JS
+    see(see)
   end
 
   def quit = @browser.quit
@@ -187,21 +195,29 @@ begin
     puts "| #{what} | #{surveyor.count} | #{AT_MOST.fetch(what)} |"
   end
 
-  answers = lambda do
-    ball = surveyor.time("1")
-    surveyor.at("Ribbon")
-    surveyor.type(*"52".chars)
-    [ball, surveyor.time(:enter)]
+  # Readings with a sand of their own, so that nothing was assessed before; each answer changes what the key says.
+  measure = lambda do |paths|
+    paths.flat_map do |path|
+      surveyor.go(path, see: "[data-test='ball_holds']")
+      ball = surveyor.time("1")
+      surveyor.at("Ribbon")
+      surveyor.type(*"52".chars)
+      [ball, surveyor.time(:enter)]
+    end.drop(2 * WARM)
   end
-  { "with the server" => answers, "without it" => -> { surveyor.without_server(&answers) } }.each do |how, answering|
-    # Readings with a sand of their own, so that nothing was assessed before; each answer changes what the key says.
-    times = Array.new(READINGS + WARM) do
+  ["with the server", "without it"].each do |how|
+    paths = Array.new(READINGS + WARM) do
       reading = post("/api/readings", { step: "ball" })
       patch(reading, sand_estimate: { percent: rand(10.0..60.0).round(3), half_width: 6 })
-      surveyor.open("/readings/#{reading['id']}", see: "[data-test='ball_holds']")
-      sleep CORE
-      answering.call
-    end.drop(WARM).flatten
+      "/readings/#{reading['id']}"
+    end
+    way = Way.new(BASE)
+    surveyor.quit
+    surveyor = Surveyor.new(way.base)
+    surveyor.open(paths.first, see: "[data-test='ball_holds']")
+    sleep CORE
+    way.shut if how == "without it"
+    times = measure.call(paths)
     SAID.each do |what, (said, median, most)|
       sorted = times.map { |took| took[what] }.sort
       puts format("| %s, %s, median | %.0f ms | %d ms |", said, how, sorted[sorted.size / 2], median)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
-import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
+import { painted } from '@/shared/painted'
 
 // The path of steps: free to go back or ahead; each says what was answered there.
 const props = defineProps<{ steps: { id: string; name: string; said: string }[]; current: string; finished: boolean }>()
@@ -11,7 +12,8 @@ const open = computed(() => (props.finished ? 'skipped' : 'not yet'))
 watch(
   () => props.current,
   async () => {
-    await nextTick()
+    // Where it stands is measured, which the step itself does not wait for.
+    await painted()
     const here = nav.value?.querySelector<HTMLElement>('[aria-current="step"]')
     if (nav.value && here) nav.value.scrollLeft = here.offsetLeft - (nav.value.clientWidth - here.offsetWidth) / 2
   },

@@ -1,8 +1,9 @@
 import { watch, type ComputedRef, type ShallowRef } from 'vue'
 import { queryClient, readingQuery, type Reading } from '@/api'
-import { askCore, loadBenchLater } from '@/device/device'
+import { askCore, loadBenchLater, verdictFirst } from '@/device/device'
 import { note } from '@/device/differences'
 import type { Outbox, Write } from '@/outbox/outbox'
+import { painted } from '@/shared/painted'
 
 type Preview = Pick<Reading, 'assessment' | 'ruler' | 'ended_at'>
 
@@ -11,6 +12,16 @@ const STAGES = ['none', 'estimate', 'full'] as const
 
 /** By how many versions a record is further once these writes are answered. */
 export const changes = (writes: Write[]): number => writes.filter(({ version }) => version !== null).length
+
+/** What the core needs of a reading: the whole of it would take longer to hand over than the keys take to answer. */
+const needed = ({ method, observations, moisture, ribbons, own_hand, assessment: { contradictions } }: Reading) => ({
+  method,
+  observations,
+  moisture: { answers: moisture?.answers ?? [] },
+  ribbons,
+  own_hand,
+  assessment: { contradictions },
+})
 
 /**
  * The core beside the page says at once what follows from answers that are on their way: the keys first, then the
@@ -33,7 +44,7 @@ export function usePreview(
   async function show(base: Reading, writes: Write[], stage: (typeof STAGES)[number]): Promise<boolean> {
     const plain = writes.map(({ method, path, body }) => ({ method, path, body }))
     // What the page watches cannot be handed to a worker as it is.
-    const given = JSON.parse(JSON.stringify([base, plain])) as unknown[]
+    const given = JSON.parse(JSON.stringify([needed(base), plain])) as unknown[]
     const found = await askCore<Preview | null>('preview', ...given, stage)
     if (!found) return false
     const version = base.version + changes(writes)
@@ -64,21 +75,28 @@ export function usePreview(
     return true
   }
 
+  async function sayOf(base: Reading, writes: Write[]): Promise<void> {
+    try {
+      for (const stage of STAGES) {
+        if (!(await show(base, writes, stage))) return
+        // What was found is on the screen before the processor is given to what follows.
+        await painted()
+      }
+    } catch (error) {
+      // Without the core the page waits for the server, as it always can.
+      console.info(String(error))
+    }
+  }
+
   // What the server said last: the writes that wait are laid over it.
   let plain: Reading | undefined
   watch(
     () => `${name(waiting())} on ${reading.value?.version}`,
-    async () => {
+    () => {
       const writes = waiting()
-      const base = plain
-      if (!writes.length || !base) return
+      if (!writes.length || !plain) return
       said = undefined
-      try {
-        for (const stage of STAGES) if (!(await show(base, writes, stage))) return
-      } catch (error) {
-        // Without the core the page waits for the server, as it always can.
-        console.info(String(error))
-      }
+      verdictFirst(sayOf(plain, writes))
     },
   )
 

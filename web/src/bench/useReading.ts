@@ -1,3 +1,4 @@
+import { refDebounced } from '@vueuse/core'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, type InjectionKey } from 'vue'
 import { isProblem, readingQuery, useWords, type ApiProblem, type Reading, type Schemas } from '@/api'
@@ -16,6 +17,8 @@ export type RibbonEntry = {
   working_minute?: number | null
   carried_own_weight?: boolean | null
 }
+
+const LONG = 400 // ms that an estimate may take until the one before it is shown pale [our own]
 
 /** Something that is told of an answer: that it was refused, or what it took back. */
 type Told = { text: string; refused: boolean; close: () => void }
@@ -51,6 +54,12 @@ export function useReading(id: number) {
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
   usePreview(id, reading, outbox)
+  const estimating = computed(() => {
+    if (!reading.value) return false
+    const { version, estimateOf = version } = reading.value
+    return estimateOf !== version + changes(outbox.value?.queue.value ?? [])
+  })
+  const estimatingBefore = refDebounced(estimating, LONG)
   const { mayWrite } = useSession()
   /** Why the reading cannot be changed by who looks at it, or nothing. */
   const foreign = computed(() => {
@@ -85,11 +94,9 @@ export function useReading(id: number) {
     foreign,
     ...standing(outbox),
     /** The estimate that stands is of the answers before; the one of these follows. */
-    estimating: computed(() => {
-      if (!reading.value) return false
-      const { version, estimateOf = version } = reading.value
-      return estimateOf !== version + changes(outbox.value?.queue.value ?? [])
-    }),
+    estimating,
+    /** How its place on the page is marked meanwhile. */
+    estimatingMark: computed(() => (estimating.value ? (estimatingBefore.value ? 'long' : 'yes') : undefined)),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {

@@ -8,14 +8,30 @@ export type Answered = { id: number; value?: unknown; failed?: string }
 /** What a bench asks of the core: all else needs what lies on the device. */
 const OF_THE_BENCH = new Set(['assess', 'preview', 'run_specs'])
 
-// Any reading, some times over: the core works its tables out, and the browser compiles what it runs often.
-const TRIES = 12 // until the times stand still [our own: measured]
-const ANY = { ball_holds: true, ribbons: [{ length_mm: 41 }, { length_mm: 47 }], wet_rub: 'neither' }
+// An answer at any bench, some times over: the core works its tables out, and the browser compiles what it runs often.
+const TRIES = 18 // until the times stand still [our own: measured]
+const STAGES = ['none', 'estimate', 'none', 'full']
+const RUBS = ['neither', 'very_gritty', 'very_smooth']
+const ANY = {
+  method: {},
+  observations: { ball_holds: true },
+  moisture: { answers: [] },
+  ribbons: [41, 47].map((length_mm, id) => ({ id, length_mm })),
+  own_hand: null,
+  assessment: { contradictions: [] },
+}
 async function warm(): Promise<void> {
+  // What the page asks meanwhile comes first.
+  const others = () => new Promise((go) => setTimeout(go))
+  for (const system of call('systems', []) as string[]) {
+    call('know_names', [system])
+    await others()
+  }
   for (let done = 0; done < TRIES; done += 1) {
-    call('assess', [ANY, {}, done % 2 ? 'full' : 'none'])
-    // What the page asks meanwhile comes first.
-    await new Promise((go) => setTimeout(go))
+    const ribbon = { method: 'POST', path: '/api/readings/1/ribbons', body: { length: 30 + done, unit: 'mm' } }
+    const rub = { method: 'PATCH', path: '/api/readings/1', body: { answers: { wet_rub: RUBS[done % RUBS.length] } } }
+    call('preview', [ANY, done % 2 ? [ribbon, rub] : [rub], STAGES[done % STAGES.length]])
+    await others()
   }
 }
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, toRef, useTemplateRef } from 'vue'
 import { mainKey, useWords, type Reading } from '@/api'
 import { fillOf } from '@/drawing/grain'
@@ -7,6 +6,7 @@ import { tenth } from '@/drawing/random'
 import { ribbonPath } from '@/drawing/ribbon'
 import { linear } from '@/drawing/scale'
 import { useUnits } from '@/shared/useUnits'
+import { useWidth } from '@/shared/useWidth'
 import type { RibbonEntry } from '@/bench/useReading'
 
 // The ribbon set on one scale: each ribbon at its length and thickness, the key's limits, the interval of the true
@@ -25,7 +25,7 @@ const emit = defineEmits<{ tap: [mm: number]; keep: [] }>()
 const words = useWords()
 const { show, toMm, facts } = useUnits(toRef(props, 'unit'))
 const box = useTemplateRef('box')
-const { width } = useElementSize(box)
+const width = useWidth(props.compact ? 'compact ruler' : 'ruler', box)
 const narrow = computed(() => width.value < 500)
 
 const set = computed(() => props.reading.assessment.ribbon_set)

@@ -41,7 +41,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
   <section
     aria-label="Verdict so far"
     class="flex flex-col gap-2 *:shrink-0"
-    :data-estimating="bench.estimating.value || undefined"
+    :data-estimating="bench.estimatingMark.value"
   >
     <div class="grid grid-cols-[minmax(0,1fr)_156px] gap-2 items-start">
       <div data-by-key>
