@@ -34,7 +34,7 @@ export function usePreview(
 ): void {
   loadBenchLater()
   const { queryKey } = readingQuery(id)
-  let said: { version: number; assessment: Reading['assessment'] } | undefined
+  let said: { version: number; unit: string; assessment: Reading['assessment'] } | undefined
 
   // Where the bench stands is no part of what follows.
   const waiting = (): Write[] => (outbox.value?.queue.value ?? []).filter(({ version }) => version !== null)
@@ -52,7 +52,7 @@ export function usePreview(
     const stands = quicker || (reading.value?.version === base.version && name(waiting()) === name(writes))
     // Something else was pressed meanwhile.
     if (!stands) return false
-    if (stage !== 'estimate') said = { version, assessment: found.assessment }
+    if (stage !== 'estimate') said = { version, unit: base.method.unit, assessment: found.assessment }
     queryClient.setQueryData<Reading>(queryKey, (now) => {
       if (!now) return now
       const { estimateOf = now.version, assessment } = now
@@ -105,7 +105,8 @@ export function usePreview(
     (now) => {
       if (!now || now.previewed) return
       plain = now
-      if (!said || now.version !== said.version) return
+      // The unit is changed without a version of its own, and lengths are said in it.
+      if (!said || now.version !== said.version || now.method.unit !== said.unit) return
       const whole = now.estimateOf === undefined
       const { assessment } = said
       note(

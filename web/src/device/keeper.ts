@@ -289,7 +289,7 @@ export class Keeper {
       await this.settle(all, results)
       const accepted = results.filter(({ status }) => status < 400).length
       taken += accepted
-      if (accepted < results.length) break
+      if (!accepted || accepted < results.length) break
     }
     if (!taken) return 0
     await this.store.books.update(place.book, { sentAt: new Date().toISOString() })
