@@ -2,6 +2,7 @@ import { computed, reactive, ref } from 'vue'
 import { v7 } from 'uuid'
 import { BASE, here } from '@/api/here'
 import { withoutOwn } from './numbers'
+import { settled } from './settled'
 import type { Answer, Asked as Request, Place, State } from './keeper'
 import type { Answered, Asked } from './worker'
 
@@ -51,7 +52,7 @@ export const verdictFirst = (saying: Promise<unknown>): void => void (verdict = 
 /** What lies on this device. */
 const ask = beside(() => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'keeper' }))
 
-const SETTLED = 2500 // ms until a page that was opened is left in peace for work beside it [our own]
+const SETTLED = 2500 // ms until a bench that was opened is left in peace for work beside it [our own]
 let benchBegun = false
 /**
  * Loads what a verdict needs once the first bench of a page stands and has nothing else to do; until then the server
@@ -60,11 +61,9 @@ let benchBegun = false
 export function loadBenchLater(): void {
   if (benchBegun) return
   benchBegun = true
-  const idle = globalThis.requestIdleCallback ?? setTimeout
-  const begin = () =>
-    setTimeout(() => idle(() => void askCore('bench').catch((error) => console.info(String(error)))), SETTLED)
-  if (document.readyState === 'complete') begin()
-  else addEventListener('load', begin, { once: true })
+  void settled(SETTLED)
+    .then(() => askCore('bench'))
+    .catch((error) => console.info(String(error)))
 }
 
 /** This device, as it is called beside its events; it says nothing of whose it is. */
@@ -109,10 +108,15 @@ const unwanted = (at: Place): string => `grittle.unwanted.${at.account}.${at.boo
 /**
  * Begins to keep a fieldbook; without signal the device answers from what it kept before. Where even that fails, the
  * page goes on with the server alone.
+ * @param when what it waits for until it looks at what lies here
  */
-export async function begin(at: Omit<Place, 'base'>, name: string): Promise<void> {
+export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promise<void>): Promise<void> {
   place = { ...at, base: BASE }
+  const own = place
   try {
+    await when
+    // Somebody else has come in meanwhile, or another fieldbook.
+    if (place !== own) return
     await look()
     if (state.waiting.length) await sendWaiting()
     else if (!localStorage.getItem(unwanted(place))) await take(name)

@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { settled } from './settled'
 
 /** Whether a newer version of the page waits to be taken; what is unsent stays as it is either way. */
 export const newer = ref<(() => void) | null>(null)
@@ -6,7 +7,7 @@ export const newer = ref<(() => void) | null>(null)
 /** Lays the page's own files onto the device, once the first view stands. */
 export function keepPage(): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
-  addEventListener('load', () => void register(), { once: true })
+  void settled().then(register)
 }
 
 async function register(): Promise<void> {

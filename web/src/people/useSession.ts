@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { here, keepSession, queryClient, request, type Schemas } from '@/api'
 import { begin, device, waitedBefore } from '@/device/device'
 import { speaksOfOwn } from '@/device/numbers'
+import { settled } from '@/device/settled'
 
 type Session = Schemas['Session']
 
@@ -10,20 +11,20 @@ export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: async () => {
     const found = await request<Session>('GET', '/api/session')
-    const begun = keepHere(found)
-    // The first view waits for it only where it cannot do without.
-    if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await begun
+    // The first view waits for the device only where it cannot do without it; else it comes first.
+    if (device.alone.value || waitedBefore() || speaksOfOwn(location.pathname)) await keepHere(found)
+    else void keepHere(found, settled())
     return found
   },
   staleTime: Infinity,
 })
 
-async function keepHere({ account, fieldbook }: Session): Promise<void> {
+async function keepHere({ account, fieldbook }: Session, when?: Promise<void>): Promise<void> {
   // Whose page this is, it stays until it is loaded anew: what waits in it is theirs.
   if (!here.account) here.account = account?.id ?? 0
   if (!fieldbook) return
   const { id, name, person, role } = fieldbook
-  await begin({ account: here.account, book: id, person: person?.id ?? null, role }, name)
+  await begin({ account: here.account, book: id, person: person?.id ?? null, role }, name, when)
 }
 
 /** What the server has said of who is signed in now. */
