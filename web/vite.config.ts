@@ -68,9 +68,22 @@ const withoutSignal = VitePWA({
   },
 })
 
+// The browser asks for the manifest and its icons as soon as it is named: the page names it after its first view.
+const manifestLater: Plugin = {
+  name: 'manifest-later',
+  enforce: 'post',
+  transformIndexHtml: { order: 'post', handler: (html) => html.replace(/<link rel="manifest"[^>]*>/, '') },
+}
+
 export default defineConfig({
   // Hoisted parts would be set as text with their inline styles, which the policy of the server does not allow.
-  plugins: [vue({ template: { compilerOptions: { hoistStatic: false } } }), tailwindcss(), withoutSignal, compressed()],
+  plugins: [
+    vue({ template: { compilerOptions: { hoistStatic: false } } }),
+    tailwindcss(),
+    withoutSignal,
+    manifestLater,
+    compressed(),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   build: { outDir: 'dist', emptyOutDir: true, assetsInlineLimit: 0, chunkSizeWarningLimit: 800 },
   worker: { format: 'es' },

@@ -11,6 +11,8 @@ export function keepPage(): void {
 }
 
 async function register(): Promise<void> {
+  const manifest = { rel: 'manifest', href: '/manifest.webmanifest' }
+  document.head.append(Object.assign(document.createElement('link'), manifest))
   try {
     const registration = await navigator.serviceWorker.register('/sw.js')
     const offer = (): void => {
