@@ -1,20 +1,10 @@
 # frozen_string_literal: true
 
 require "device/preview"
+require "device/warm_up"
 
 # What a bench asks of Ruby. It is plain hashes on both sides; web/src/device/ruby.ts turns them into script's own.
 module Device
-  # @return [Array<String>] systems that give names
-  def self.systems = Grittle::Names.systems
-
-  # Works out what no answer changes and every verdict compares: the part of the triangle that each name stands for.
-  # @param system [String]
-  # @return [nil]
-  def self.know_names(system)
-    Grittle::Names.of(system).each_value { |name| name.region&.beside }
-    nil
-  end
-
   # @param observations [Hash{String=>Object}]
   # @param method [Hash{String=>Object}] parts of Grittle::FieldMethod
   # @param evidence [String] how much of the second opinion

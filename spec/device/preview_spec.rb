@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../support/parity"
+$LOAD_PATH << File.expand_path("../../device/lib", __dir__)
+require "device/warm_up"
 
 # What the page says at once of an answer, beside what the server says once it has it.
 RSpec.describe PageCore, type: :api do
@@ -51,6 +53,14 @@ RSpec.describe PageCore, type: :api do
       found = core.ask("preview", reading, writes, "full")
       said = push(give(reading, ball_holds: true), 44, 41).then { |one| give(one, wet_rub: "neither") }
       expect(differences(said, found)).to eq []
+    end
+  end
+
+  it "warms up by questions that have an answer, step by step to the last" do
+    expect(Device::WarmUp::QUESTIONS.map { |question| Device.preview(*question) }).to all include("assessment")
+    described_class.open do |core|
+      steps = (0..).lazy.map { |nth| core.ask("warm", nth) }.take_while(&:itself)
+      expect(steps.count).to eq(Grittle::Names.systems.size + Device::WarmUp::QUESTIONS.size - 1)
     end
   end
 

@@ -14,13 +14,13 @@ const STAGES = ['none', 'estimate', 'full'] as const
 export const changes = (writes: Write[]): number => writes.filter(({ version }) => version !== null).length
 
 /** What the core needs of a reading: the whole of it would take longer to hand over than the keys take to answer. */
-const needed = ({ method, observations, moisture, ribbons, own_hand, assessment: { contradictions } }: Reading) => ({
+const needed = ({ method, observations, moisture, ribbons, own_hand, assessment }: Reading) => ({
   method,
   observations,
   moisture: { answers: moisture?.answers ?? [] },
   ribbons,
   own_hand,
-  assessment: { contradictions },
+  assessment: { contradictions: assessment.contradictions },
 })
 
 /**
@@ -30,6 +30,7 @@ const needed = ({ method, observations, moisture, ribbons, own_hand, assessment:
 export function usePreview(
   id: number,
   reading: ComputedRef<Reading | undefined>,
+  unit: ComputedRef<string>,
   outbox: ShallowRef<Outbox<Reading> | undefined>,
 ): void {
   loadBenchLater()
@@ -96,7 +97,7 @@ export function usePreview(
       const writes = waiting()
       if (!writes.length || !plain) return
       said = undefined
-      verdictFirst(sayOf(plain, writes))
+      verdictFirst(sayOf({ ...plain, method: { ...plain.method, unit: unit.value } }, writes))
     },
   )
 
@@ -105,7 +106,7 @@ export function usePreview(
     (now) => {
       if (!now || now.previewed) return
       plain = now
-      // The unit is changed without a version of its own, and lengths are said in it.
+      // The unit that lengths are said in is the bench's before it is the server's, and makes no version.
       if (!said || now.version !== said.version || now.method.unit !== said.unit) return
       const whole = now.estimateOf === undefined
       const { assessment } = said

@@ -53,13 +53,14 @@ export function useReading(id: number) {
   )
   void openOutbox(readingRecord(id)).then((box) => (outbox.value = box))
 
-  usePreview(id, reading, outbox)
+  const unit = computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm')
+  usePreview(id, reading, unit, outbox)
   const estimating = computed(() => {
     if (!reading.value) return false
     const { version, estimateOf = version } = reading.value
     return estimateOf !== version + changes(outbox.value?.queue.value ?? [])
   })
-  const estimatingBefore = refDebounced(estimating, LONG)
+  const waitedLong = refDebounced(estimating, LONG)
   const { mayWrite } = useSession()
   /** Why the reading cannot be changed by who looks at it, or nothing. */
   const foreign = computed(() => {
@@ -93,10 +94,8 @@ export function useReading(id: number) {
     refused,
     foreign,
     ...standing(outbox),
-    /** The estimate that stands is of the answers before; the one of these follows. */
-    estimating,
-    /** How its place on the page is marked meanwhile. */
-    estimatingMark: computed(() => (estimating.value ? (estimatingBefore.value ? 'long' : 'yes') : undefined)),
+    /** How the estimate is marked while it is of the answers before, and the one of these follows. */
+    estimating: computed(() => (estimating.value ? (waitedLong.value ? 'long' : 'yes') : undefined)),
     conflict: computed(() => outbox.value?.conflict.value ?? null),
     // Where another key leads elsewhere, the server says where the bench stands.
     step: computed(() => {
@@ -104,7 +103,7 @@ export function useReading(id: number) {
         words.value.keys.find(({ id: key }) => key === reading.value?.method.key)?.steps.map((step) => step.id) ?? []
       return [localStep.value, reading.value?.step].find((step) => step && path.includes(step)) ?? path[0] ?? 'prepare'
     }),
-    unit: computed(() => localUnit.value ?? reading.value?.method.unit ?? 'mm'),
+    unit,
     /** What stands, as the server says, and over it the answers that are still on their way, as they were pressed. */
     observations: computed<Record<string, unknown>>(() => {
       const merged = {

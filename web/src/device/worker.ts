@@ -6,33 +6,12 @@ export type Asked = { id: number; name: string; args: unknown[] }
 export type Answered = { id: number; value?: unknown; failed?: string }
 
 /** What a bench asks of the core: all else needs what lies on the device. */
-const OF_THE_BENCH = new Set(['assess', 'preview', 'run_specs'])
+const OF_THE_BENCH = new Set(['assess', 'preview', 'warm', 'run_specs'])
 
-// An answer at any bench, some times over: the core works its tables out, and the browser compiles what it runs often.
-const TRIES = 18 // until the times stand still [our own: measured]
-const STAGES = ['none', 'estimate', 'none', 'full']
-const RUBS = ['neither', 'very_gritty', 'very_smooth']
-const ANY = {
-  method: {},
-  observations: { ball_holds: true },
-  moisture: { answers: [] },
-  ribbons: [41, 47].map((length_mm, id) => ({ id, length_mm })),
-  own_hand: null,
-  assessment: { contradictions: [] },
-}
+// What the page asks meanwhile comes first.
+const others = () => new Promise((go) => setTimeout(go))
 async function warm(): Promise<void> {
-  // What the page asks meanwhile comes first.
-  const others = () => new Promise((go) => setTimeout(go))
-  for (const system of call('systems', []) as string[]) {
-    call('know_names', [system])
-    await others()
-  }
-  for (let done = 0; done < TRIES; done += 1) {
-    const ribbon = { method: 'POST', path: '/api/readings/1/ribbons', body: { length: 30 + done, unit: 'mm' } }
-    const rub = { method: 'PATCH', path: '/api/readings/1', body: { answers: { wet_rub: RUBS[done % RUBS.length] } } }
-    call('preview', [ANY, done % 2 ? [ribbon, rub] : [rub], STAGES[done % STAGES.length]])
-    await others()
-  }
+  for (let nth = 0; call('warm', [nth]); nth += 1) await others()
 }
 
 /** What is loaded without being asked anything yet. */

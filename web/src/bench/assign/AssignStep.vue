@@ -49,7 +49,7 @@ const parts = ({ sand, silt, clay }: Parts, range: number[]) =>
 <template>
   <div
     class="grid gap-4 content-start desk:grid-cols-[minmax(0,1fr)_376px] desk:gap-5"
-    :data-estimating="bench.estimatingMark.value"
+    :data-estimating="bench.estimating.value"
   >
     <div class="grid gap-2 content-start">
       <p v-if="reading.assigned" class="grid gap-1" data-assigned>

@@ -38,11 +38,7 @@ const showSet = computed(() => props.step !== 'ribbon' && reading.value.assessme
 </script>
 
 <template>
-  <section
-    aria-label="Verdict so far"
-    class="flex flex-col gap-2 *:shrink-0"
-    :data-estimating="bench.estimatingMark.value"
-  >
+  <section aria-label="Verdict so far" class="flex flex-col gap-2 *:shrink-0" :data-estimating="bench.estimating.value">
     <div class="grid grid-cols-[minmax(0,1fr)_156px] gap-2 items-start">
       <div data-by-key>
         <h2 class="text-2xl leading-[1.1] first-letter:uppercase hyphens-auto">{{ headline }}</h2>
