@@ -26,7 +26,7 @@ RSpec.describe "What a profile means" do
     click_button "silt loam"
     expect(page).to have_css("[data-what-if]", text: "When it can be worked: wide window, not narrow window.")
     fill_in "Packing, times usual", with: "1.3"
-    expect(page).to have_css("[data-figure='ksat']", text: /low/)
+    expect(page).to have_css("[data-figure='ksat']", text: "Too little drains")
     find("[data-figure='ksat'] summary").click
     expect(page).to have_css("[data-figure='ksat']", text: "with the equation's own error")
     expect(page).to have_css("[data-caution='results']")

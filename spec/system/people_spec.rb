@@ -11,7 +11,7 @@ RSpec.describe "Several people" do
     fill_in "Name or e-mail", with: login
     fill_in "Password", with: People::PASSWORD
     click_button "Sign in"
-    expect(page).to have_css("h1", text: "Fieldbook")
+    expect(page).to have_css("h1", exact_text: "Fieldbook")
   end
 
   def fill_account(name)
@@ -34,7 +34,7 @@ RSpec.describe "Several people" do
     expect(page).to have_css("h1", text: "Lea invites you to Fieldbook")
     fill_account(name)
     click_button "Join"
-    expect(page).to have_css("h1", text: "Fieldbook")
+    expect(page).to have_css("h1", exact_text: "Fieldbook")
   end
 
   def texture(profile)
@@ -105,7 +105,7 @@ RSpec.describe "Several people" do
       fill_in "Password", with: People::PASSWORD
       click_button "Sign in"
     end
-    expect(page).to have_css("h1", text: "Fieldbook")
+    expect(page).to have_css("h1", exact_text: "Fieldbook")
     expect(page).to have_text("lead")
     expect(Answer.count).to eq 0
     visit "/account"
@@ -120,7 +120,7 @@ RSpec.describe "Several people" do
     visit "/"
     tab_to("Name or e-mail").send_keys("lea")
     tab_to("Password").send_keys(People::PASSWORD, :enter)
-    expect(page).to have_css("h1", text: "Fieldbook")
+    expect(page).to have_css("h1", exact_text: "Fieldbook")
     tab_to("Members")
     type(:enter)
     expect(page).to have_css("h1", text: "Members")
