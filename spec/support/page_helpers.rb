@@ -54,7 +54,6 @@ module PageHelpers
     expect(step_now).to have_text("More")
   end
 
-  # Waits until everything given has reached the server.
   # All is kept, and the estimate is that of what was kept last.
   def expect_saved
     expect(page).to have_css("[role='status']", text: /\ASaved\z/).and have_no_css("[data-estimating]")

@@ -209,12 +209,8 @@ useBenchKeys((key) => {
       <div class="desk:hidden fixed inset-x-0 bottom-0 z-10 bg-leaf border-t-[2.5px] border-ink p-2 grid gap-1">
         <div class="flex items-center gap-3 pl-1">
           <PeekPanel v-if="!hidden" class="grow" :step="bench.step.value" />
-          <p role="status" class="text-pencil text-base leading-tight shrink-0 max-w-[50%]">
-            {{
-              bench.saved.value === 'waiting'
-                ? `${waits(bench.waiting.value)} for the server`
-                : STATES[bench.saved.value]
-            }}
+          <p role="status" class="text-pencil text-base leading-tight shrink-0 max-w-[40%]">
+            {{ bench.saved.value === 'waiting' ? waits(bench.waiting.value) : STATES[bench.saved.value] }}
           </p>
         </div>
         <div class="grid gap-2" :class="kneaded ? 'grid-cols-2' : before ? 'grid-cols-[auto_1fr]' : ''">

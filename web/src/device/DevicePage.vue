@@ -4,7 +4,7 @@ import { queryClient } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
 import ConflictTable from '@/shared/ConflictTable.vue'
 import { dayAndTime } from '@/shared/dates'
-import { device, forget, keepForGood, resolve, sendWaiting, take, takeIn, unsent } from './device'
+import { device, forget, keepForGood, lookNow, resolve, sendWaiting, take, takeIn, unsent } from './device'
 import { newer } from './page'
 import { apart, says } from './writes'
 
@@ -33,7 +33,10 @@ async function measure(): Promise<void> {
   const persisted = (await navigator.storage.persisted?.()) ?? false
   space.value = { used: found.usage ?? 0, of: found.quota ?? 0, persisted }
 }
-onMounted(() => void measure())
+onMounted(() => {
+  lookNow()
+  void measure()
+})
 
 async function doing(job: () => Promise<unknown>): Promise<void> {
   busy.value = true
@@ -89,7 +92,10 @@ async function open(event: Event): Promise<void> {
 
 <template>
   <div class="min-h-dvh flex flex-col text-lg">
-    <PageHead title="On this device" :line="state.book?.name ?? 'No copy of this fieldbook yet'" />
+    <PageHead
+      title="On this device"
+      :line="state.book?.name ?? (device.looked.value ? 'No copy of this fieldbook yet' : '')"
+    />
     <main class="px-4 desk:px-6 py-4 grid gap-8 content-start max-w-4xl">
       <p v-if="newer" class="border-l-8 border-ink bg-lit text-lit-ink px-3 py-2 flex flex-wrap gap-3 items-center">
         <span class="grow">A newer version of the page is ready. What waits here stays.</span>
@@ -130,15 +136,21 @@ async function open(event: Event): Promise<void> {
             </button>
           </div>
         </article>
-        <ol v-if="state.waiting.length" class="grid" aria-label="What waits, in its order">
+        <ol
+          v-if="state.waiting.length"
+          class="grid *:grid *:gap-x-3 *:items-baseline *:py-1.5 *:border-b *:border-rule"
+          aria-label="What waits, in its order"
+        >
           <li
             v-for="one in state.waiting"
             :key="one.seq"
-            class="flex gap-3 border-b border-rule py-1.5 items-baseline min-w-0"
+            class="grid-cols-[minmax(0,1fr)_auto] desk:grid-cols-[13rem_minmax(0,1fr)_auto] leading-tight"
           >
-            <b class="shrink-0">{{ says(one)[0] }}</b>
-            <span class="grow truncate">{{ says(one)[1] }}</span>
-            <time class="text-pencil text-base shrink-0" :datetime="one.at">{{ dayAndTime(one.at) }}</time>
+            <b>{{ says(one)[0] }}</b>
+            <span class="max-desk:col-span-2 max-desk:row-start-2">{{ says(one)[1] }}</span>
+            <time class="max-desk:col-start-2 max-desk:row-start-1 text-pencil text-base" :datetime="one.at">{{
+              dayAndTime(one.at)
+            }}</time>
           </li>
         </ol>
         <div class="flex flex-wrap gap-2">
@@ -186,6 +198,9 @@ async function open(event: Event): Promise<void> {
             </button>
           </div>
         </template>
+        <p v-else-if="!device.looked.value" role="status" class="min-h-14 text-pencil">
+          Reading what lies on this device
+        </p>
         <template v-else>
           <p class="text-pencil">
             With a copy on this device, this fieldbook opens and can be worked in without signal.

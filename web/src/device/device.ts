@@ -78,12 +78,15 @@ let place: Place | undefined
 const state = reactive<State>({ book: null, others: [], waiting: [], sending: false, numbers: [] })
 const numbers = computed(() => new Map(state.numbers))
 const alone = ref(false)
+const looked = ref(false)
 
 /** What lies on this device of the fieldbook at hand. */
 export const device = {
   state,
   /** Whether the server gave no answer when it was asked last. */
   alone,
+  /** Whether what lies here is known yet. */
+  looked,
   /** Writes that the server has not yet. */
   waiting: computed(() => state.waiting.length),
   refused: computed(() => state.waiting.find(({ refused }) => refused)),
@@ -105,6 +108,11 @@ async function look(): Promise<void> {
 /** Fieldbooks that a person does not want on this device, by account and number. */
 const unwanted = (at: Place): string => `grittle.unwanted.${at.account}.${at.book}`
 
+let hurry = (): void => {}
+const hurried = new Promise<void>((go) => (hurry = go))
+/** Somebody asks what lies here: no first view is waited for. */
+export const lookNow = (): void => hurry()
+
 /**
  * Begins to keep a fieldbook; without signal the device answers from what it kept before. Where even that fails, the
  * page goes on with the server alone.
@@ -114,7 +122,7 @@ export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promis
   place = { ...at, base: BASE }
   const own = place
   try {
-    await when
+    await Promise.race([when, hurried])
     // Somebody else has come in meanwhile, or another fieldbook.
     if (place !== own) return
     await look()
@@ -123,6 +131,7 @@ export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promis
   } catch (error) {
     console.info(`Nothing is kept on this device: ${String(error)}`)
   }
+  looked.value = true
 }
 
 /** Takes the fieldbook onto the device anew. */

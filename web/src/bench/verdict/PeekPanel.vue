@@ -23,7 +23,9 @@ const key = computed(() => mainKey(bench.reading.value!))
     :aria-label="`Verdict so far: ${key.sentence}`"
     @click="open = true"
   >
-    <span class="truncate text-lg font-semibold" data-peek>{{ key.sentence }}</span><ChevronUp aria-hidden="true" />
+    <span class="line-clamp-2 text-lg leading-[1.15] font-semibold" data-peek>{{ key.sentence }}</span><ChevronUp
+      aria-hidden="true"
+    />
   </button>
   <SheetDialog :open="open" title="Verdict so far" @close="open = false"><VerdictPanel :step="step" /></SheetDialog>
 </template>
