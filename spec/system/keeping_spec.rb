@@ -31,7 +31,7 @@ RSpec.describe "Nothing is lost" do
     expect(page).to have_css("h1", text: "Ready the sample")
     cut(true)
     type(:enter, :enter, :enter, "4", "2", :enter)
-    expect(page).to have_css("[role='status']", text: /answers wait on this device/)
+    expect(page).to have_css("[role='status']", text: /entries wait on this device/)
     page.execute_script("window.dispatchEvent(new Event('beforeunload'))")
     cut(false)
     page.refresh
@@ -63,7 +63,7 @@ RSpec.describe "Nothing is lost" do
       picture.send_keys(key)
     end
     click_button "Add this ribbon"
-    expect(page).to have_css("[role='status']", text: /answers wait on this device/)
+    expect(page).to have_css("[role='status']", text: /entries wait on this device/)
     page.execute_script("window.dispatchEvent(new Event('beforeunload'))")
     cut(false)
     page.refresh
@@ -172,10 +172,10 @@ RSpec.describe "Nothing is lost" do
       cut(true)
       group("Structure").click_button "Weak"
       group("Moisture").click_button "Dry"
-      expect(page).to have_css("[data-saved]", text: "Kept on this device: 2 answers")
+      expect(page).to have_css("[data-saved]", text: "Kept on this device: 2 entries")
       click_link "‹ Slope 1"
       click_link "Fieldbook"
-      expect(page).to have_css("[data-waiting]", text: "2 answers wait on this device")
+      expect(page).to have_css("[data-waiting]", text: "2 entries wait on this device")
       cut(false)
       expect(page).to have_no_css("[data-waiting]")
       expect(horizon.reload.seen).to eq("structure_grade" => "weak", "moisture" => "dry")

@@ -98,7 +98,7 @@ RSpec.describe "Several people" do
     SignIn.update_all(ended_at: Time.now.utc)
     type("3")
     expect(page).to have_css("[role='dialog']",
-                             text: "Sign in again").and have_text(/answers? waits? on this device for Odd/)
+                             text: "Sign in again").and have_text(/(entry waits|entries wait) on this device for Odd/)
     # Somebody else at the same device: what waits is not sent as theirs.
     within("[role='dialog']") do
       fill_in "Name or e-mail", with: "lea"

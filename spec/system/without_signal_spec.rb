@@ -45,7 +45,7 @@ RSpec.describe "Without signal" do
     device.visit "/profiles/#{horizon.profile_id}/horizons/#{horizon.id}"
     device.find("nav[aria-label='What is described'] button", text: "Structure").click
     device.find("[role='group'][aria-label='Structure'] button", text: "Weak").click
-    expect(device).to have_css("[data-saved]", text: "Kept on this device: 1 answer")
+    expect(device).to have_css("[data-saved]", text: "Kept on this device: 1 entry")
     horizon.change(horizon.lock_version, { described: { structure_grade: "strong" } })
     server.start
     device.visit "/device"

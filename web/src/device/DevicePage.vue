@@ -23,7 +23,7 @@ const megabytes = (bytes: number): string =>
 const refused = computed(() => state.waiting.filter((one) => one.refused))
 const waits = computed(() => {
   const count = state.waiting.length
-  return count ? `${count} ${count === 1 ? 'write waits' : 'writes wait'}.` : 'All is sent.'
+  return count ? `${count} ${count === 1 ? 'entry waits' : 'entries wait'}.` : 'All is sent.'
 })
 const conflict = (status?: number): boolean => status === 409
 

@@ -6,18 +6,33 @@ const AT = { account: 1, book: 2, person: 3, role: 'lead' }
 
 /** What the worker beside the page answers, by what it is asked. */
 let answers: Record<string, () => unknown>
+/** How each of the first workers fails: it is not there at all, or a part of it is missing. */
+let failing: ('whole' | 'part')[]
 class Beside {
   onmessage?: (event: { data: unknown }) => void
+  onerror?: (event: { message?: string }) => void
+  private readonly fails = failing.shift()
+  terminate(): void {}
   postMessage({ id, name }: Asked): void {
+    if (this.fails === 'whole') return void queueMicrotask(() => this.onerror?.({}))
+    if (this.fails) return void queueMicrotask(() => this.onmessage?.({ data: { id, failed: name, incomplete: true } }))
     const value = answers[name]?.()
     queueMicrotask(() => this.onmessage?.({ data: value instanceof Error ? { id, failed: name } : { id, value } }))
   }
 }
 
+/** The network is back. */
+let online: () => void
 beforeEach(() => {
+  failing = []
   vi.resetModules()
+  vi.stubGlobal('addEventListener', (_: string, heard: () => void) => (online = heard))
   vi.stubGlobal('Worker', Beside)
-  vi.stubGlobal('localStorage', { getItem: () => 'device', setItem: () => {}, removeItem: () => {} })
+  vi.stubGlobal('localStorage', {
+    getItem: (name: string) => (name === 'grittle.device' ? 'device' : null),
+    setItem: () => {},
+    removeItem: () => {},
+  })
 })
 afterEach(() => vi.unstubAllGlobals())
 
@@ -33,4 +48,22 @@ it.each([
   await begin(AT, 'Fieldbook')
   expect(heard).toHaveBeenCalledTimes(times)
   expect(device.alone.value).toBe(send() instanceof Error)
+})
+
+it.each(['whole', 'part'] as const)('begins a worker anew that could not be fetched: %s', async (fails) => {
+  const book = { id: 2, name: 'Fieldbook' }
+  let taken = false
+  answers = {
+    state: () => ({ ...WAITS, waiting: [], book: taken ? book : null }),
+    take: () => (taken = true),
+    answer: () => ({ status: 200, body: 'kept' }),
+  }
+  failing = [fails, fails]
+  const { begin, askDevice, device } = await import('./device')
+  await begin(AT, 'Fieldbook')
+  await expect(askDevice({ method: 'GET', path: '/api/sites' } as never)).rejects.toThrow()
+  expect(device.state.book).toBeNull()
+  online()
+  await vi.waitFor(() => expect(device.state.book).toEqual(book))
+  expect(await askDevice({ method: 'GET', path: '/api/sites' } as never)).toEqual({ status: 200, body: 'kept' })
 })

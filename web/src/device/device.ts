@@ -7,13 +7,21 @@ import type { Answer, Asked as Request, Place, State } from './keeper'
 import type { Answered, Asked } from './worker'
 
 /**
- * A worker beside the page, which begins when it is first asked; what it needs of the core it loads by itself.
+ * A worker beside the page, which begins when it is first asked; what it needs of the core it loads by itself. One that
+ * could not load without signal is begun anew when it is asked again.
  * @returns asks it; refused where it could not answer
  */
 function beside(begin: () => Worker): <T>(name: string, ...args: unknown[]) => Promise<T> {
   const open = new Map<number, { resolve: (value: never) => void; reject: (error: Error) => void }>()
   let worker: Worker | undefined
   let asked = 0
+  // Without it the server alone says what follows.
+  function end(why: string): void {
+    worker?.terminate()
+    worker = undefined
+    for (const { reject } of open.values()) reject(new Error(why))
+    open.clear()
+  }
   function begun(): Worker {
     const made = begin()
     made.onmessage = ({ data }: MessageEvent<Answered>) => {
@@ -21,12 +29,9 @@ function beside(begin: () => Worker): <T>(name: string, ...args: unknown[]) => P
       open.delete(data.id)
       if (data.failed === undefined) waiting?.resolve(data.value as never)
       else waiting?.reject(new Error(data.failed))
+      if (data.incomplete) end('The core did not load.')
     }
-    // Without it the server alone says what follows.
-    made.onerror = ({ message }) => {
-      for (const { reject } of open.values()) reject(new Error(message || 'The core did not load.'))
-      open.clear()
-    }
+    made.onerror = ({ message }) => end(message || 'The core did not load.')
     return made
   }
   return <T>(name: string, ...args: unknown[]) =>
@@ -121,17 +126,25 @@ export const lookNow = (): void => hurry()
 export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promise<void>): Promise<void> {
   place = { ...at, base: BASE }
   const own = place
+  await Promise.race([when, hurried])
+  // Somebody else has come in meanwhile, or another fieldbook.
+  if (place !== own) return
+  await keep(place, name)
+  missed = () => (place === own && !state.book ? keep(own, name) : undefined)
+  looked.value = true
+}
+
+/** Takes up again what the signal went away from. */
+let missed: () => Promise<void> | undefined = () => undefined
+
+async function keep(at: Place, name: string): Promise<void> {
   try {
-    await Promise.race([when, hurried])
-    // Somebody else has come in meanwhile, or another fieldbook.
-    if (place !== own) return
     await look()
     if (state.waiting.length) await sendWaiting()
-    else if (!localStorage.getItem(unwanted(place))) await take(name)
+    else if (!localStorage.getItem(unwanted(at))) await take(name)
   } catch (error) {
     console.info(`Nothing is kept on this device: ${String(error)}`)
   }
-  looked.value = true
 }
 
 /** Takes the fieldbook onto the device anew. */
@@ -243,5 +256,5 @@ export async function leave(): Promise<void> {
 
 // A network that is back is used at once; while there is none, now and then.
 const EVERY = 15_000 // ms [our own]
-globalThis.addEventListener?.('online', () => void sendWaiting())
+globalThis.addEventListener?.('online', () => void (missed() ?? sendWaiting()))
 globalThis.setInterval?.(() => void (here.signedOut || sendWaiting()), EVERY)

@@ -21,17 +21,24 @@ function fromRuby(value: unknown): unknown {
 export const call = (name: string, args: unknown[]): unknown =>
   fromRuby(ruby().Device[`$${name}`]!(...args.map(toRuby)))
 
+/** A part of the core that could not be loaded. */
+export class NotFetched extends Error {}
+export const fetched = <T>(part: Promise<T>): Promise<T> =>
+  part.catch((error) => {
+    throw new NotFetched(String(error))
+  })
+
 /** The core as far as a verdict needs it; it is loaded once, when it is first asked. */
-export const withBench = async (): Promise<void> => void (await import('./ruby/bench.js'))
+export const withBench = async (): Promise<void> => void (await fetched(import('./ruby/bench.js')))
 
 /** What a pit needs beyond the bench, with the server's models and routes for what lies on this device. */
 export async function withPit(): Promise<void> {
   await withBench()
-  await import('./ruby/pit.js')
+  await fetched(import('./ruby/pit.js'))
 }
 
 /** The rest of the core. */
 export async function withDesk(): Promise<void> {
   await withPit()
-  await import('./ruby/desk.js')
+  await fetched(import('./ruby/desk.js'))
 }

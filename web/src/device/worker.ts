@@ -1,9 +1,15 @@
 import type { Asked as Request, Keeper, Place } from './keeper'
-import { call, withBench, withDesk, withPit } from './ruby'
+import { NotFetched, call, fetched, withBench, withDesk, withPit } from './ruby'
 
 /** What the page asks, and what it is answered. */
 export type Asked = { id: number; name: string; args: unknown[] }
-export type Answered = { id: number; value?: unknown; failed?: string }
+export type Answered = {
+  id: number
+  value?: unknown
+  failed?: string
+  /** Whether a part of this worker is missing: what could not be fetched once is not asked for again by the browser. */
+  incomplete?: boolean
+}
 
 /** What a bench asks of the core: all else needs what lies on the device. */
 const OF_THE_BENCH = new Set(['assess', 'preview', 'warm', 'run_specs'])
@@ -19,7 +25,7 @@ const LOADED: Record<string, () => Promise<void>> = { bench: () => withBench().t
 
 const keepers = new Map<number, Promise<Keeper>>()
 function keeper({ account }: Place): Promise<Keeper> {
-  const known = keepers.get(account) ?? import('./keeper').then(({ Keeper }) => new Keeper(account))
+  const known = keepers.get(account) ?? fetched(import('./keeper')).then(({ Keeper }) => new Keeper(account))
   keepers.set(account, known)
   return known
 }
@@ -56,7 +62,7 @@ globalThis.onmessage = async ({ data: { id, name, args } }: MessageEvent<Asked>)
   try {
     answered = { id, value: await value(name, args) }
   } catch (error) {
-    answered = { id, failed: said(error) }
+    answered = { id, failed: said(error), incomplete: error instanceof NotFetched }
   }
   globalThis.postMessage(answered)
 }

@@ -82,7 +82,7 @@ const shown = new Map<string, Shown>()
 /** Refused for good while no page showed the record. */
 export const refusals = reactive<{ label: string; sentence: string }[]>([])
 
-/** Answers that wait on this device, of all records. */
+/** Entries that wait on this device, of all records: answers, and what this device has taken of all else. */
 export const waitingInAll = computed(() =>
   [...open.values()].reduce((sum, { queue }) => sum + queue.value.length, device.waiting.value),
 )
@@ -100,7 +100,7 @@ export function standing<T>(box: ShallowRef<Outbox<T> | undefined>) {
 
 /** The same in words, of one queue or of all. */
 export const waits = (waiting: number): string =>
-  `${waiting} ${waiting === 1 ? 'answer waits' : 'answers wait'} on this device`
+  `${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} on this device`
 
 /** The queue of a record, the same for as long as the tab lives, with what other tabs have left of it. */
 export async function openOutbox<T>(record: Record<T>): Promise<Outbox<T>> {

@@ -94,7 +94,7 @@ function closed(): void {
       <p role="status" class="text-pencil text-lg" data-saved>
         {{ SAVED[card.saved.value]
         }}<template v-if="card.saved.value === 'waiting'"
-          >: {{ card.waiting.value }} {{ card.waiting.value === 1 ? 'answer' : 'answers' }}</template
+          >: {{ card.waiting.value }} {{ card.waiting.value === 1 ? 'entry' : 'entries' }}</template
         >
       </p>
       <button type="button" class="button button-desk" :disabled="!card.canUndo.value" @click="card.undo">Undo</button>
