@@ -33,7 +33,8 @@ const SAYS: [RegExp, string][] = [
 ]
 
 const NAMED = ['name', 'designation', 'label', 'code', 'test'] as const
-const plain = (value: unknown): string => String(value).replaceAll('_', ' ')
+const YES_OR_NO: Record<string, string> = { true: 'yes', false: 'no' }
+const plain = (value: unknown): string => YES_OR_NO[String(value)] ?? String(value).replaceAll('_', ' ')
 
 const told = (given: object): string =>
   Object.entries(given)
