@@ -174,7 +174,13 @@ class Api < Sinatra::Base
       !request.get? || error.problems.any? { |problem| QUERY.include?(problem.pointer.delete_prefix("/")) }
     end
 
-    def standing(record, yours) = { standing: StandingSerializer.call(record, yours.keys) }
+    # Of a table, how the horizon of the row stands that was made on an earlier version.
+    def standing(record, yours)
+      place = yours[:rows]&.index { |row| row[:id] == record.id }
+      names = place ? yours[:rows][place].keys - %i[id version] : yours.keys
+      row = place ? { row: place, of: record.designation } : {}
+      { standing: { **row, **StandingSerializer.call(record, names) } }
+    end
 
     # Both versions, so that the page can show what was kept beside what was not.
     def stale(record)

@@ -51,9 +51,9 @@ class Layers
     end
   end
 
-  # A whole table at once, all rows or none: those with an id are changed, the others added.
+  # Many rows of a table at once, all or none: those with an id are changed in what they name, the others added.
   # @param rows [Array<Hash{Symbol=>Object}>] id and version, designation, upper_cm, lower_cm, boundary, colours,
-  #   described
+  #   texture, described
   # @raise [Grittle::InvalidInput] with pointers below /rows/PLACE; ApplicationRecord::Stale
   def write(rows)
     @profile.with_lock do
@@ -102,9 +102,10 @@ class Layers
   # Rows may trade places, so only the whole is held against itself.
   def check_order(written)
     @profile.horizons.each_cons(2) do |above, below|
-      next unless below.upper_cm < above.lower_cm
+      place = written.index(below) || written.index(above)
+      next unless place && below.upper_cm < above.lower_cm
 
-      refuse("/rows/#{written.index(below) || written.index(above)}/upper_cm",
+      refuse("/rows/#{place}/upper_cm",
              "#{below.designation}, #{below.depths}, overlaps #{above.designation}, which is #{above.depths}.")
     end
   end
@@ -151,11 +152,9 @@ class Layers
       horizon = row[:id] ? @profile.horizons.find(row[:id]) : Horizon.new(profile: @profile)
       raise ApplicationRecord::Stale, horizon unless row[:id].nil? || horizon.lock_version == row[:version]
 
-      attributes =
-        horizon.checked(
-          { upper_cm: nil, lower_cm: nil, designation: "" }.merge(row.except(:id, :version, :texture)),
-          order: false
-        )
+      given = row.except(:id, :version, :texture)
+      given = { upper_cm: nil, lower_cm: nil, designation: "" }.merge(given) if horizon.new_record?
+      attributes = horizon.checked(given, order: false)
       reported = texture(row[:texture]) if row[:texture].present?
       horizon.new_record? ? horizon.update!(attributes) : horizon.revise(horizon.lock_version, attributes)
       horizon.report(reported) if reported

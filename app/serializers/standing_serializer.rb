@@ -4,7 +4,8 @@
 module StandingSerializer
   # What a write names otherwise than its column.
   SHOWN = { textured_by: ->(record) { record.textured_by&.name }, recorded_by: ->(record) { record.recorded_by&.name },
-            described: lambda(&:seen), position: ->(record) { record.position&.to_s } }.freeze
+            described: lambda(&:seen), position: ->(record) { record.position&.to_s },
+            texture: ->(record) { record.class_given&.full_name } }.freeze
 
   module_function
 

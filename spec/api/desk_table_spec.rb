@@ -39,6 +39,21 @@ RSpec.describe "the desk table" do
     expect(Horizon.count).to eq 2
   end
 
+  it "changes what a row names and nothing else, and says which row was changed meanwhile" do
+    above, below = profile.horizons.to_a
+    above.change(above.lock_version, { designation: "Ah", moist_colour: "10YR 4/3" })
+    late = { id: above.id, version: 0, designation: "Ap", described: { roots: "few" } }
+    refused = write({ id: below.id, version: 0, lower_cm: 70 }, late)
+    expect(refused["standing"]).to eq("row" => 1, "of" => "Ah", "version" => 1,
+                                      "values" => { "designation" => "Ah", "described" => {} })
+    expect(below.reload.lower_cm).to eq 60
+    written = write({ id: below.id, version: 0, lower_cm: 70 }, { **late, version: 1 })
+    expect(written["horizons"].map { |one| one.values_at("designation", "upper_cm", "lower_cm", "version") })
+      .to eq [["Ap", 0, 20, 2], ["B", 20, 70, 1]]
+    expect(written["horizons"].first).to include("described" => { "roots" => "few" },
+                                                 "moist_colour" => include("notation" => "10YR 4/3"))
+  end
+
   it "takes a class without a reading, in any system, and leaves that of a reading alone" do
     above, below = profile.horizons.to_a
     assign(give(begin_reading(above), ball_holds: false, water_uptake: "soaks_in"), "S", reason: "loose")

@@ -62,6 +62,36 @@ RSpec.describe "Without signal" do
     expect(horizon.reload.seen).to eq("structure_grade" => "weak")
   end
 
+  it "somebody else changes a row of the same table meanwhile: of that one is chosen, the others are saved" do
+    profile = profile_with(["A", 0, 20], ["B", 20, 60])
+    above, below = profile.horizons.to_a
+    device.visit_once
+    server.stop
+    write_table(profile, "Horizon, row 1" => "Ap", "Note, row 2" => "stony")
+    write_table(profile, "Horizon, row 1" => "Ap1")
+    above.change(above.lock_version, { designation: "Ah", described: { roots: "few" } })
+    server.start
+    device.visit "/device"
+    expect(device).to have_css("article", text: "Table of horizons Slope 1: changed there meanwhile")
+    expect(device).to have_css("tr", text: "Ah, designation Ah Ap").and have_css("[data-theirs]", count: 1)
+    device.click_button "Save mine on top"
+    # What was written later was written on this one: it is no conflict of its own.
+    expect(device).to have_css("[data-device-state]", text: "All is sent.")
+    expect(profile.reload.horizons.map { |layer| [layer.designation, layer.seen] })
+      .to eq [["Ap1", { "roots" => "few" }], ["B", { "note" => "stony" }]]
+    server.stop
+    write_table(profile, "Horizon, row 2" => "Bt")
+    below.reload.change(below.lock_version, { designation: "Bg" })
+    server.start
+    device.visit "/device"
+    device.click_button "Keep what is saved"
+    expect(device).to have_css("[data-device-state]", text: "All is sent.")
+    server.stop
+    device.visit "/profiles/#{profile.id}"
+    expect(device).to have_css("[data-horizon='Bg']").and have_no_css("[data-horizon='Bt']")
+    expect(device.errors).to eq []
+  end
+
   it "another person on the same device sees nothing of it; what is unsent waits for its own" do
     member("Lea", "lead")
     member("Odd", "surveyor")
@@ -100,6 +130,13 @@ RSpec.describe "Without signal" do
     expect(device).to have_no_text("A newer version of the page is ready.")
   ensure
     File.binwrite(worker, built)
+  end
+
+  def write_table(profile, cells)
+    device.visit "/profiles/#{profile.id}/table"
+    cells.each { |cell, text| device.fill_in cell, with: text }
+    device.click_button "Save the table"
+    expect(device).to have_css("[role='status']", text: "2 horizons are saved.")
   end
 
   def enter(login)

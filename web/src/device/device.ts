@@ -227,7 +227,10 @@ export const onSent = (heard: () => void): void => void listeners.add(heard)
 export async function resolve(seq: number, choice: 'mine' | 'drop'): Promise<void> {
   await ask('resolve', place, seq, choice)
   await look()
-  await sendWaiting()
+  if (state.waiting.length) return sendWaiting()
+  // What was let go is shown no longer.
+  await take()
+  for (const heard of listeners) heard()
 }
 
 export const unsent = (): Promise<unknown> => ask('unsent', place)

@@ -1,7 +1,7 @@
 import { call, withPit } from './ruby'
 import { FIRST_OWN, withoutOwn } from './numbers'
 import { base64, fromBase64, renamed, unpacked, without, type Mirror } from './packing'
-import { Store, type Book, type Waiting } from './store'
+import { Store, type Book, type TableRow, type Waiting } from './store'
 
 /** Who asks, in which fieldbook, below which address. */
 export type Place = { account: number; book: number; base: string; person: number | null; role: string }
@@ -42,6 +42,18 @@ type Result = { key: string; status: number; version?: number | null; problem?: 
 const AT_ONCE = 100
 const RECORD = /^\/api\/(sites|profiles|horizons|samples|readings|companion-tests)\/[^/]+/
 const record = (path: string): string | undefined => RECORD.exec(path)?.[0]
+
+const rowsOf = ({ body }: Pick<Waiting, 'body'>): TableRow[] => (body?.rows ?? []) as TableRow[]
+
+/** What a write is of a horizon that stands some versions further than it stood when the write was made. */
+function onwards(one: Waiting, horizon: number | string, by: number): Partial<Waiting> {
+  if (record(one.path) === `/api/horizons/${horizon}` && one.version !== null) return { version: one.version + by }
+  const rows = rowsOf(one)
+  if (!rows.some(({ id }) => id === horizon)) return {}
+  return {
+    body: { ...one.body, rows: rows.map((row) => (row.id === horizon ? { ...row, version: row.version! + by } : row)) },
+  }
+}
 
 /** What lies on this device of one person: rows, what waits for the server, and the way between them. */
 export class Keeper {
@@ -124,7 +136,8 @@ export class Keeper {
         if (row && asked.file && table === 'photos') await pictures.put({ photo: id, file: asked.file })
       }
       await waiting.add(await this.event(place, asked))
-      await books.update(place.book, { revision: book.revision + 1 })
+      // It no longer is what the server has, whatever becomes of the write.
+      await books.update(place.book, { revision: book.revision + 1, stamp: '' })
     })
     this.loaded = { book: place.book, revision: book.revision + 1 }
   }
@@ -349,7 +362,8 @@ export class Keeper {
   async resolve(seq: number, choice: 'mine' | 'drop'): Promise<void> {
     const one = await this.store.waiting.get(seq)
     if (!one) return
-    const standing = (one.refused?.standing ?? one.refused?.current) as { version?: number } | undefined
+    const standing = one.refused?.standing ?? one.refused?.current
+    if (standing?.row !== undefined) return this.resolveRow(one, standing.row, standing.version!, choice)
     if (choice === 'drop') {
       await this.store.waiting.delete(seq)
       const next = this.store.waiting
@@ -358,6 +372,21 @@ export class Keeper {
         .filter(({ after }) => after === one.key)
       await next.modify({ version: standing?.version ?? one.version, after: null })
     } else await this.store.waiting.update(seq, { refused: undefined, version: standing?.version ?? one.version })
+  }
+
+  /** The same of one row of a table; the others go on as they were written. */
+  private async resolveRow(one: Waiting, place: number, version: number, choice: 'mine' | 'drop'): Promise<void> {
+    const all = rowsOf(one)
+    const own = all[place]!
+    const rows = choice === 'drop' ? all.toSpliced(place, 1) : all.with(place, { ...own, version })
+    const further = version - own.version! - (choice === 'drop' ? 1 : 0)
+    await this.store.transaction('rw', this.store.waiting, async () => {
+      if (rows.length) await this.store.waiting.update(one.seq!, { refused: undefined, body: { ...one.body, rows } })
+      else await this.store.waiting.delete(one.seq!)
+      // What was written later was written on what this would have left.
+      for (const later of (await this.waitingOf(one.book)).filter(({ seq }) => seq! > one.seq!))
+        await this.store.waiting.update(later.seq!, onwards(later, own.id!, further))
+    })
   }
 
   async state(place: Place): Promise<State> {

@@ -18,6 +18,10 @@ export type Book = {
   /** What its rows come to, as text. */
   bytes: number
 }
+/** How a record stands there; of a table, the horizon of one of its rows. */
+export type Standing = { version?: number; values?: Record<string, unknown>; row?: number; of?: string }
+/** A row of a table of horizons as it is sent: what was changed in it. */
+export type TableRow = Record<string, unknown> & { id?: number | string; version?: number }
 /** A write that waits for the server, in the order of its making. */
 export type Waiting = {
   seq?: number
@@ -34,7 +38,7 @@ export type Waiting = {
   of?: string
   file?: Blob
   /** Why the server did not take it, and how the record stands there. */
-  refused?: Record<string, unknown> & { status: number; detail: string }
+  refused?: Record<string, unknown> & { status: number; detail: string; standing?: Standing; current?: Standing }
 }
 /** A number that this device gave, the name that stays, and the number the server gave since. */
 export type Own = { own: number; uid: string; book: number; id: number | null }

@@ -1,4 +1,6 @@
 import type { State } from './keeper'
+import { without } from './packing'
+import type { TableRow } from './store'
 
 type Waiting = State['waiting'][number]
 
@@ -54,6 +56,7 @@ const fields = ({ described, ...values }: Record<string, unknown>): Record<strin
 function detail({ method, body, query }: Waiting): string {
   const given = (body ?? {}) as Record<string, unknown>
   if (given.answers) return told(given.answers)
+  if (Array.isArray(given.rows)) return `${given.rows.length} ${given.rows.length === 1 ? 'row' : 'rows'}`
   if (given.length) return `${plain(given.length)} ${plain(given.unit)}`
   if (method === 'PATCH') return told(fields(given))
   const named = NAMED.find((name) => given[name])
@@ -68,11 +71,12 @@ export function says(write: Waiting): [what: string, detail: string] {
 
 /** Both versions of what two people changed, by field. */
 export function apart({ refused, body }: Waiting): { key: string; label: string; theirs: string; mine: string }[] {
-  const standing = (refused?.standing ?? {}) as { values?: Record<string, unknown> }
-  const theirs = fields(standing.values ?? {})
-  return Object.entries(fields((body ?? {}) as Record<string, unknown>)).map(([name, value]) => ({
+  const { values = {}, row, of } = refused?.standing ?? {}
+  const theirs = fields(values)
+  const mine = row === undefined ? (body ?? {}) : without((body!.rows as TableRow[])[row]!, 'id', 'version')
+  return Object.entries(fields(mine)).map(([name, value]) => ({
     key: name,
-    label: plain(name),
+    label: of ? `${of}, ${plain(name)}` : plain(name),
     theirs: theirs[name] === null || theirs[name] === undefined ? '' : plain(theirs[name]),
     mine: value === null ? '' : plain(value),
   }))

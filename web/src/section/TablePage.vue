@@ -7,7 +7,7 @@ import type { Field } from '@/shared/described'
 import PageState from '@/shared/PageState.vue'
 import { useDepths } from '@/shared/useDepths'
 import { useForm } from '@/shared/useForm'
-import { laidOver, type Difference, type Row } from './tableRows'
+import { changed, laidOver, type Difference, type Row } from './tableRows'
 import ConflictTable from '@/shared/ConflictTable.vue'
 
 // The desk's way in: horizons as rows, arrow keys from cell to cell, paste from a spreadsheet. Written as a whole, and
@@ -84,8 +84,12 @@ watch(profile, (now) => now && !dirty.value && fill(now), { immediate: true })
 /** The class of a horizon that was textured follows from its reading. */
 const textured = (row: Row): boolean => !!profile.value?.horizons.find(({ id }) => id === row.id)?.reading
 const cell = (row: Row, name: string) => row.cells[name] ?? ''
-const wrong = (index: number, { name }: Column): string | undefined =>
-  at(`rows/${index}/${name}`) ?? at(`rows/${index}/described/${name}`)
+/** The rows that were sent last, by their place here. */
+const sent = ref<number[]>([])
+const wrong = (index: number, { name }: Column): string | undefined => {
+  const row = `rows/${sent.value.indexOf(index)}`
+  return at(`${row}/${name}`) ?? at(`${row}/described/${name}`)
+}
 const placed = computed(() => rows.value.some((_, i) => columns.value.some((column) => wrong(i, column))))
 
 /** A new row begins where the last ends, with what usually goes on downwards. */
@@ -155,10 +159,9 @@ const boundaryOf = (text: string): string | null =>
     ? (boundaries.value.find(({ name, value }) => [name.toLowerCase(), value].includes(text.toLowerCase()))?.value ??
       text)
     : null
-async function save(): Promise<void> {
-  const described = columns.value.filter(({ own }) => !own).map(({ name }) => name)
-  const body = rows.value.map((row) => ({
-    ...(row.id ? { id: row.id, version: row.version } : {}),
+/** The columns of a row as they are sent. */
+function written(row: Row, names: string[]): Record<string, unknown> {
+  const own = {
     designation: cell(row, 'designation'),
     upper_cm: depthOf(row, 'upper_cm'),
     lower_cm: depthOf(row, 'lower_cm'),
@@ -166,9 +169,24 @@ async function save(): Promise<void> {
     ...(textured(row) ? {} : { texture: cell(row, 'texture') || null }),
     moist_colour: cell(row, 'moist_colour'),
     dry_colour: cell(row, 'dry_colour'),
-    described: Object.fromEntries(
-      described.filter((name) => row.cells[name] !== undefined).map((name) => [name, cell(row, name)]),
-    ),
+  }
+  const described = columns.value.filter(
+    ({ name, own }) => !own && row.cells[name] !== undefined && names.includes(name),
+  )
+  return {
+    ...Object.fromEntries(Object.entries(own).filter(([name]) => names.includes(name))),
+    ...(described.length
+      ? { described: Object.fromEntries(described.map(({ name }) => [name, cell(row, name)])) }
+      : {}),
+  }
+}
+async function save(): Promise<void> {
+  const names = columns.value.map(({ name }) => name)
+  const changes = changed(base, rows.value, names)
+  sent.value = changes.map(({ place }) => place)
+  const body = changes.map(({ row, columns: list }) => ({
+    ...(row.id ? { id: row.id, version: row.version } : {}),
+    ...written(row, list),
   }))
   const saved = await send('PUT', `/api/profiles/${props.id}/table`, { rows: body })
   if (!saved) return meanwhile()
@@ -186,6 +204,7 @@ async function meanwhile(): Promise<void> {
 }
 function saveMine(): void {
   rows.value = clash.value!.rows
+  base = rowsOf(clash.value!.now)
   void save()
 }
 function keepTheirs(): void {

@@ -7,6 +7,19 @@ export type Difference = { row: string; column: string; theirs: string; mine: st
 const cell = (row: Row | undefined, name: string): string => row?.cells[name] ?? ''
 
 /**
+ * What is to be saved: of a row that was there the columns that were changed, a new one whole.
+ * @returns with its place in the table
+ */
+export function changed(base: Row[], rows: Row[], columns: string[]): { place: number; row: Row; columns: string[] }[] {
+  return rows
+    .map((row, place) => {
+      const before = row.id === undefined ? undefined : base.find(({ id }) => id === row.id)
+      return { place, row, columns: columns.filter((name) => !before || cell(before, name) !== cell(row, name)) }
+    })
+    .filter(({ columns: names }) => names.length)
+}
+
+/**
  * The table as this person wrote it over what somebody else saved meanwhile: a cell that only one of both changed is as
  * that one has it; where both did, this person's stands, and the difference is told.
  * @param base as it was when this person began
