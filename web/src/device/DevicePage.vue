@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { queryClient } from '@/api'
 import PageHead from '@/shared/PageHead.vue'
+import { entriesWait } from '@/outbox/outboxes'
 import ConflictTable from '@/shared/ConflictTable.vue'
 import { dayAndTime } from '@/shared/dates'
 import { device, forget, keepForGood, lookNow, resolve, sendWaiting, take, takeIn, unsent } from './device'
@@ -23,7 +24,7 @@ const megabytes = (bytes: number): string =>
 const refused = computed(() => state.waiting.filter((one) => one.refused))
 const waits = computed(() => {
   const count = state.waiting.length
-  return count ? `${count} ${count === 1 ? 'entry waits' : 'entries wait'}.` : 'All is sent.'
+  return count ? `${entriesWait(count)}.` : 'All is sent.'
 })
 const conflict = (status?: number): boolean => status === 409
 

@@ -129,13 +129,14 @@ export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promis
   await Promise.race([when, hurried])
   // Somebody else has come in meanwhile, or another fieldbook.
   if (place !== own) return
-  await keep(place, name)
-  missed = () => (place === own && !state.book ? keep(own, name) : undefined)
+  bookName = name
+  await keep(own, name)
   looked.value = true
 }
 
-/** Takes up again what the signal went away from. */
-let missed: () => Promise<void> | undefined = () => undefined
+let bookName = ''
+/** The signal is back: what waits is sent, and a fieldbook that could not be taken yet is taken. */
+const back = (): Promise<void> => (place && !state.book ? keep(place, bookName) : sendWaiting())
 
 async function keep(at: Place, name: string): Promise<void> {
   try {
@@ -259,5 +260,5 @@ export async function leave(): Promise<void> {
 
 // A network that is back is used at once; while there is none, now and then.
 const EVERY = 15_000 // ms [our own]
-globalThis.addEventListener?.('online', () => void (missed() ?? sendWaiting()))
+globalThis.addEventListener?.('online', () => void back())
 globalThis.setInterval?.(() => void (here.signedOut || sendWaiting()), EVERY)

@@ -23,6 +23,7 @@ export const call = (name: string, args: unknown[]): unknown =>
 
 /** A part of the core that could not be loaded. */
 export class NotFetched extends Error {}
+/** A part as it is imported; refused with NotFetched, so that its worker can be begun anew. */
 export const fetched = <T>(part: Promise<T>): Promise<T> =>
   part.catch((error) => {
     throw new NotFetched(String(error))

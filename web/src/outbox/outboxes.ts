@@ -98,9 +98,10 @@ export function standing<T>(box: ShallowRef<Outbox<T> | undefined>) {
   }
 }
 
-/** The same in words, of one queue or of all. */
-export const waits = (waiting: number): string =>
-  `${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} on this device`
+export const entries = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`
+export const entriesWait = (count: number): string => `${entries(count)} ${count === 1 ? 'waits' : 'wait'}`
+/** What waits in words, of one queue or of all. */
+export const waits = (waiting: number): string => `${entriesWait(waiting)} on this device`
 
 /** The queue of a record, the same for as long as the tab lives, with what other tabs have left of it. */
 export async function openOutbox<T>(record: Record<T>): Promise<Outbox<T>> {

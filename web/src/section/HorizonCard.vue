@@ -3,6 +3,7 @@ import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useProfile, useWords } from '@/api'
+import { entries } from '@/outbox/outboxes'
 import { groups, type Field } from '@/shared/described'
 import CautionNote from '@/shared/CautionNote.vue'
 import PageState from '@/shared/PageState.vue'
@@ -93,9 +94,7 @@ function closed(): void {
       </h1>
       <p role="status" class="text-pencil text-lg" data-saved>
         {{ SAVED[card.saved.value]
-        }}<template v-if="card.saved.value === 'waiting'"
-          >: {{ card.waiting.value }} {{ card.waiting.value === 1 ? 'entry' : 'entries' }}</template
-        >
+        }}<template v-if="card.saved.value === 'waiting'">: {{ entries(card.waiting.value) }}</template>
       </p>
       <button type="button" class="button button-desk" :disabled="!card.canUndo.value" @click="card.undo">Undo</button>
       <svg
