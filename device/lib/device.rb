@@ -77,6 +77,8 @@ module Device
 
   # A reader was about to change something.
   class Forbidden < StandardError; end
+  # The page has seen a newer version than lies here: only the server knows what stands.
+  class Behind < StandardError; end
 
   # @param asked [Hash{String=>Object}] "method", "path", "query", "body", "key" (a UUID of version 7); "person", the
   #   number of who is signed in, and their "role"
@@ -95,9 +97,11 @@ module Device
   rescue Forbidden
     refused(Problem.new(403, "A reader cannot do this: it takes a surveyor."))
   rescue ApplicationRecord::Stale => e
+    return if behind?(e.record, asked)
+
     refused(Problem.new(409, Problem::STALE,
                         **standing(e.record, asked), yours: (asked["body"] || {}).except("version")))
-  rescue ActiveRecord::RecordNotFound
+  rescue Behind, ActiveRecord::RecordNotFound
     nil
   end
 
@@ -108,11 +112,21 @@ module Device
     query = asked["query"] || {}
     body = asked["body"]
     id = asked["path"][%r{^/api/readings/(\d+)}, 1]
-    version = id && Reading.find_by(id: id.to_i)&.lock_version
-    return [query, body] unless version
+    reading = id && Reading.find_by(id: id.to_i)
+    return [query, body] unless reading
+    raise Behind if behind?(reading, asked)
 
+    version = reading.lock_version
     query = query.merge("version" => version.to_s) if query.key?("version")
     [query, body&.key?("version") ? body.merge("version" => version) : body]
+  end
+
+  # Whether a write was made on a later version of the record than lies here.
+  def self.behind?(record, asked)
+    body = asked["body"] || {}
+    row = (body["rows"] || []).find { |one| one["id"] == record.id } || body
+    version = row["version"] || (asked["query"] || {})["version"]
+    !version.nil? && version.to_i > record.lock_version
   end
 
   def self.acting(asked, &block)
@@ -128,5 +142,5 @@ module Device
 
     { standing: StandingSerializer.call(record, (asked["body"] || {}).except("version").keys) }
   end
-  private_class_method :answer, :on_what_stands, :acting, :refused, :standing
+  private_class_method :answer, :on_what_stands, :behind?, :acting, :refused, :standing
 end

@@ -102,8 +102,8 @@ RSpec.describe PageCore, type: :api do
       ["GET", "/api/timers"], ["GET", "/api/companion-tests"],
       ["POST", "/api/companion-places/{sheet.places.1.id}/begin-anew", {}, "sheet"],
       ["PATCH", "/api/companion-tests/{sheet.id}", { version: "{sheet.version}", ended: true, note: "Rain" }],
-      ["POST", "/api/horizons/{profile.horizons.0.id}/boundary", { version: 9, lower_cm: 25 }],
-      ["PATCH", "/api/horizons/{profile.horizons.0.id}", { version: 9, boundary: "clear" }],
+      ["POST", "/api/horizons/{profile.horizons.0.id}/boundary", { version: -1, lower_cm: 25 }],
+      ["PATCH", "/api/horizons/{profile.horizons.0.id}", { version: -1, boundary: "clear" }],
       ["POST", "/api/sites", { name: " " }],
       ["POST", "/api/profiles/{profile.id}/horizons", { designation: "B", upper_cm: 10, lower_cm: 5 }],
       ["PATCH", "/api/profiles/{profile.id}", { version: "{profile.version}", described: { weather: "dry" } }],
@@ -116,6 +116,25 @@ RSpec.describe PageCore, type: :api do
       sides = TwoSides.new(self)
       sides.run(steps)
       expect(sides.differences.first(10)).to eq []
+    end
+  end
+
+  # The page has seen what this copy lacks: no conflict is made of it, and nothing is added to what is older.
+  it "leaves to the server what was made on a later version than lies here" do
+    profile = profile_with(["A", 0, 20], ["B", 20, 40])
+    horizon = profile.horizons.first
+    reading = Reading.make(horizon: horizon)
+    row = { id: horizon.id, version: 1, designation: "Ap", upper_cm: 0, lower_cm: 20 }
+    described_class.open do |core|
+      TwoSides.lay(core)
+      asked = [["PATCH", "horizons/#{horizon.id}", { version: 1, boundary: "clear" }],
+               ["PUT", "profiles/#{profile.id}/table", { rows: [row] }],
+               ["PATCH", "readings/#{reading.id}", { version: 1, answers: { ball_holds: true } }]]
+      answers = asked.map do |verb, path, body|
+        core.ask("request", { method: verb, path: "/api/#{path}", query: {}, body: body, key: TwoSides.key,
+                              person: nil, role: "lead" })
+      end
+      expect(answers).to eq [nil] * 3
     end
   end
 

@@ -29,10 +29,15 @@ class TwoSides
     @device.merge!(known)
     PageCore.open do |core|
       @core = core
-      mirror = JSON.parse(JSON.generate(Mirror.new(Fieldbook.current).to_h))
-      core.ask("load", mirror["columns"], TwoSides.rows(mirror))
+      TwoSides.lay(core)
       steps.each { |step| ask(*step) }
     end
+  end
+
+  # Gives a device the fieldbook as it stands.
+  def self.lay(core)
+    mirror = JSON.parse(JSON.generate(Mirror.new(Fieldbook.current).to_h))
+    core.ask("load", mirror["columns"], rows(mirror))
   end
 
   # @return [Hash{String=>Array<Hash>}] rows by table, as the device takes them

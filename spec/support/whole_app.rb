@@ -6,7 +6,17 @@ require "rack/builder"
 module WholeApp
   LOG = StringIO.new
 
-  def self.call(env) = app.call(env)
+  class << self
+    # Addresses (a pattern) at which nobody answers: whoever asks, the page or a worker of its own, is hung up on.
+    attr_writer :gone
+
+    def call(env)
+      return app.call(env) unless @gone&.match?(env["PATH_INFO"])
+
+      env["rack.hijack"].call.close
+      [503, {}, []] # which nobody reads any more
+    end
+  end
 
   def self.app
     @app ||= Rack::Builder.app do

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../support/device_browser"
 require_relative "../../db/demo_picture"
 
 RSpec.describe "Nothing is lost" do
@@ -92,8 +93,10 @@ RSpec.describe "Nothing is lost" do
       .to eq [["Ap", "10YR 4/3", nil], ["B", "10YR 4/3", "stony"]]
   end
 
-  # Takes the network from the page and gives it back.
+  # Takes the network from the page and gives it back. The browser takes it from the page alone and not from its
+  # workers, which send as well: they find nobody there.
   def cut(gone)
+    WholeApp.gone = gone ? %r{/api/} : nil
     chromium.execute_cdp("Network.enable")
     chromium.execute_cdp(
       "Network.emulateNetworkConditions",
@@ -179,6 +182,22 @@ RSpec.describe "Nothing is lost" do
       cut(false)
       expect(page).to have_no_css("[data-waiting]")
       expect(horizon.reload.seen).to eq("structure_grade" => "weak", "moisture" => "dry")
+    end
+
+    it "when the network goes before the device was brought up to the last answer: that stays, and the next waits" do
+      visit card
+      open_group "Structure"
+      expect { evaluate_async_script("#{DeviceBrowser::KEPT}.then(arguments[0])") }.to eventually_be(true)
+      WholeApp.gone = %r{/api/mirror}
+      group("Structure").click_button "Strong"
+      expect_saved
+      cut(true)
+      group("Moisture").click_button "Dry"
+      expect(page).to have_css("[data-saved]", text: "Kept on this device: 1 entry")
+      expect(group("Structure")).to have_css("[aria-pressed='true']", text: "Strong")
+      cut(false)
+      expect_saved
+      expect(horizon.reload.seen).to eq("structure_grade" => "strong", "moisture" => "dry")
     end
 
     it "when somebody else changed it: both are shown, and one is chosen" do

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
+import * as deviceSide from '@/device/device'
 import { request } from './client'
 import { ApiProblem, isPassing, isProblem, Unreachable } from './problem'
 
@@ -43,6 +44,22 @@ describe('a request', () => {
     expect((error as ApiProblem).at('lower_cm')).toBe('It runs upwards.')
     expect((error as ApiProblem).at('upper_cm')).toBeUndefined()
     expect(isPassing(error)).toBe(false)
+  })
+
+  it('does without the device where that stands behind what the server has said already', async () => {
+    const profile = (version: number) => ({ id: 1, version: 3, horizons: [{ id: 7, version }], samples: [] })
+    const onDevice = vi.spyOn(deviceSide, 'askDevice')
+    answers(200, profile(2))
+    await request('GET', '/api/profiles/1')
+    vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('failed')))
+    for (const [version, answered] of [
+      [2, profile(2)],
+      [1, null],
+    ] as const) {
+      onDevice.mockResolvedValue({ status: 200, body: profile(version) })
+      expect(await request('GET', '/api/profiles/1').catch(() => null)).toEqual(answered)
+    }
+    onDevice.mockRestore()
   })
 
   it('knows what will pass by itself: no answer, or a trouble of the server', async () => {

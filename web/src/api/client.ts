@@ -3,6 +3,7 @@ import type { components } from './schema'
 import { askDevice, device, renew, withServerNumbers } from '@/device/device'
 import { BASE, here, served } from './here'
 import { ApiProblem, Unreachable, type ProblemBody } from './problem'
+import { behind, tell } from './versions'
 
 export type Schemas = components['schemas']
 /**
@@ -84,6 +85,7 @@ export async function request<T>(
   try {
     const found = await fromServer<T>(method, asked, given, key, as)
     device.alone.value = false
+    tell(found)
     if (method !== 'GET' && OF_THE_PIT.test(asked)) renew(found)
     if (usual?.startsWith(SESSION)) keepSession(found as Schemas['Session'])
     else if (usual) localStorage.setItem(usual, JSON.stringify(found))
@@ -109,7 +111,8 @@ async function fromDevice<T>(
   const given = (body as Record<string, unknown> | undefined) ?? null
   const asked = { method, path, body: given, key, ...(file ? { file } : {}) }
   const found = await askDevice(asked).catch((error: Error) => void console.info(error.message))
-  if (!found) return undefined
+  // What the page shows already stays, where this device was not brought up to it in time.
+  if (!found || (method === 'GET' && behind(found.body))) return undefined
   if (found.status >= 400) throw new ApiProblem(found.body as ProblemBody)
   return { body: found.body as T }
 }

@@ -67,3 +67,16 @@ it.each(['whole', 'part'] as const)('begins a worker anew that could not be fetc
   await vi.waitFor(() => expect(device.state.book).toEqual(book))
   expect(await askDevice({ method: 'GET', path: '/api/sites' } as never)).toEqual({ status: 200, body: 'kept' })
 })
+
+it('is brought up to the server once the signal is back, where it could not be at once', async () => {
+  const renewed = vi.fn<() => unknown>(() => new Error())
+  answers = { state: () => ({ ...WAITS, waiting: [], book: { id: 2 } }), take: () => true, renew: renewed }
+  const { begin, renew } = await import('./device')
+  await begin(AT, 'Fieldbook')
+  renew({ id: 5, observations: {} })
+  await vi.waitFor(() => expect(renewed).toHaveBeenCalledTimes(1))
+  renewed.mockReturnValue(undefined)
+  online()
+  online()
+  await vi.waitFor(() => expect(renewed).toHaveBeenCalledTimes(2))
+})

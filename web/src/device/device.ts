@@ -136,7 +136,13 @@ export async function begin(at: Omit<Place, 'base'>, name: string, when?: Promis
 
 let bookName = ''
 /** The signal is back: what waits is sent, and a fieldbook that could not be taken yet is taken. */
-const back = (): Promise<void> => (place && !state.book ? keep(place, bookName) : sendWaiting())
+const back = (): Promise<void> => (place && !state.book ? keep(place, bookName) : catchUp())
+
+/** What waits is sent, and what could not be brought up to the server is. */
+async function catchUp(): Promise<void> {
+  await sendWaiting()
+  if (parts.size && state.book) await renewAll()
+}
 
 async function keep(at: Place, name: string): Promise<void> {
   try {
@@ -157,11 +163,14 @@ export async function take(name = state.book?.name ?? ''): Promise<void> {
     alone.value = false
   } catch {
     // Without signal it stays as it was taken last.
+    parts.add('')
   }
   await look()
 }
 
-const RENEW_AFTER = 2000 // ms after the last of several writes [our own]
+// Short: when the signal goes meanwhile, what lies here is behind what the page has seen.
+const RENEW_AFTER = 300 // ms after the last of several writes [our own]
+/** What the server has and this device has not yet: a reading, a profile, or blank for all. */
 const parts = new Set<string>()
 let renewing: ReturnType<typeof setTimeout> | undefined
 
@@ -182,7 +191,7 @@ async function renewAll(): Promise<void> {
   const asked = [...parts]
   parts.clear()
   if (asked.includes('')) return take()
-  for (const part of asked) await ask('renew', place, part).catch(() => {})
+  for (const part of asked) await ask('renew', place, part).catch(() => parts.add(part))
 }
 
 /** Asks the device; null where it has no answer. */
@@ -261,4 +270,4 @@ export async function leave(): Promise<void> {
 // A network that is back is used at once; while there is none, now and then.
 const EVERY = 15_000 // ms [our own]
 globalThis.addEventListener?.('online', () => void back())
-globalThis.setInterval?.(() => void (here.signedOut || sendWaiting()), EVERY)
+globalThis.setInterval?.(() => void (here.signedOut || catchUp()), EVERY)

@@ -227,7 +227,11 @@ export class Keeper {
   /** Lays over it what has changed of a profile, or of a reading by itself. */
   async renew(place: Place, part: string): Promise<void> {
     if (!(await this.store.books.get(place.book))) return
-    const all = unpacked(place.book, await this.ask<Mirror>(place, 'GET', `/api/mirror?${part}`))
+    const mirror = await this.ask<Mirror>(place, 'GET', `/api/mirror?${part}`).catch((error) => {
+      if (!(error as { refused?: unknown }).refused) throw error
+    })
+    if (!mirror) return // the server has it no longer, or not for this person
+    const all = unpacked(place.book, mirror)
     await this.alone(async () => {
       const { rows, books, waiting } = this.store
       if (await waiting.where('book').equals(place.book).count()) return
