@@ -26,11 +26,18 @@ end
 module PageHelpers
   AXE = File.read(File.expand_path("../../web/node_modules/axe-core/axe.min.js", __dir__))
   # What the browser writes about answers of 4xx that a spec provokes, and about a network taken away.
-  PROVOKED = /Failed to load resource: (the server responded with a status of 4|net::ERR_INTERNET_DISCONNECTED)/
+  PROVOKED =
+    /Failed to load resource: (the server responded with a status of 4|net::ERR_(INTERNET_DISCONNECTED|EMPTY_RESPONSE))/
 
   def chromium = page.driver.browser
 
   def at_size(width, height) = Browser.size(chromium, width, height)
+
+  # Numbers begin anew with each example: what another left on the device would pass for this one's.
+  def forget_device
+    address = Capybara.current_session.server.base_url
+    chromium.execute_cdp("Storage.clearDataForOrigin", origin: address, storageTypes: "indexeddb,local_storage")
+  end
 
   # Types keys to the page as a whole, as at the bench.
   def type(*keys) = keys.each { |key| chromium.action.send_keys(key).perform }
@@ -99,7 +106,10 @@ RSpec.configure do |config|
   config.include Capybara::DSL, type: :system
   config.include Capybara::RSpecMatchers, type: :system
 
-  config.before(:each, type: :system) { at_size(*Browser::DESK) }
+  config.before(:each, type: :system) do
+    at_size(*Browser::DESK)
+    forget_device
+  end
   # What is imported is taken in as by the server's own processes, while such a spec runs.
   config.around(:each, :imports) do |example|
     queue = Exchange::ImportQueue.start
