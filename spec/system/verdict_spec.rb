@@ -43,6 +43,20 @@ RSpec.describe "The verdict at the side of the bench" do
     expect(Answer.count).to eq 1
   end
 
+  it "leads on from the rub also where the ribbons before it are still on their way" do
+    reading = give(begin_reading, ball_holds: true)
+    bench_at("ribbon", reading)
+    expect(step_now).to have_text("Ribbon")
+    Reading.transaction do
+      Reading.lock.find(reading["id"])
+      type(*"52".chars, :enter, *"57".chars, :enter, :enter)
+      expect(step_now).to have_text("Rub")
+      type("2")
+    end
+    expect(step_now).to have_text("Assign")
+    expect_saved
+  end
+
   it "flags a ribbon of 9 mm that rubs very gritty between loamy sand and sandy loam" do
     bench_at("rub", push(give(begin_reading, wet_rub: "very_gritty"), 9))
     expect(verdict).to have_css("[data-note='near_stub']").and have_text("sandy loam or loamy sand")

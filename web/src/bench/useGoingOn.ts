@@ -87,7 +87,9 @@ export function useGoingOn(steps: ComputedRef<PathStep[]>) {
   // its end. Without anybody's word for it, along the path. What else is noted at the step leads nowhere.
   const leaving = ref<string>()
   function goOnFrom(step: string, answered: string): void {
-    if (mainKey(reading.value).next_question === answered) leaving.value = step
+    // A quick hand answers what the step is there for while the answers before are still on their way.
+    const early = bench.answering.value > 1 && steps.value[index.value]?.tests[0] === answered
+    if (early || mainKey(reading.value).next_question === answered) leaving.value = step
   }
   watch(bench.answered, (saved) => {
     if (!leaving.value || saved === 'saving') return

@@ -112,6 +112,8 @@ export function useReading(id: number) {
       }
       return Object.fromEntries(Object.entries(merged).filter(([, value]) => value !== null))
     }),
+    /** How many answers are on their way: until they are there the key asks what it asked before them. */
+    answering: computed(() => changes(outbox.value?.queue.value ?? [])),
     /** Ribbons that are on their way. */
     coming: computed(() =>
       (outbox.value?.queue.value ?? [])
