@@ -6,7 +6,7 @@ require_relative "../support/stand_in"
 # Bags from the section to the laboratory and back, and what the results are good for.
 RSpec.describe "The laboratory" do
   # Ribbons as a prototype has them, beside the clay that the stand-in is told. [our own]
-  let(:pairs) { [[44, 27], [75, 43], [21, 12], [57, 34], [101, 55], [31, 18], [72, 38], [30, 22], [92, 48], [12, 8]] }
+  let(:pairs) { [[44, 27], [75, 43], [21, 12], [57, 34], [101, 55], [31, 18], [72, 38], [30, 22], [92, 48], [16, 12]] }
   let(:profile) { profile_with(["A", 0, 20], ["B", 20, 60], textured_by: "Maren") }
   let(:truth) do
     rows = pairs.each_with_index.map { |(_, clay), at| "B#{at},#{(90 - clay) / 2.0},#{clay}" }
@@ -25,7 +25,7 @@ RSpec.describe "The laboratory" do
 
   it "takes bags there and back, and a mixed-up pair shows as odd in the hand" do
     bags
-    laboratory("--seconds", "0.2", "--truth", truth, "--swap", "B8") do # with B9: 48 and 8 % clay
+    laboratory("--seconds", "0.2", "--truth", truth, "--swap", "B8") do # with B9: 48 and 12 % clay
       visit "/laboratory"
       click_button "All"
       fill_in "Laboratory", with: "Invented laboratory"

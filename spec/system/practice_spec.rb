@@ -183,7 +183,8 @@ RSpec.describe "Practice" do
     find("nav[aria-label='Steps of this reading'] button", text: "Assign").click
     expect(page).to have_css("[aria-label='What it felt like'] dd").and have_no_css("[aria-label='Verdict so far']")
     truth = Turn.last.given["class"]
-    wrong = truth == "C" ? "sand" : "clay"
+    # Next to a line the class beyond it is right as well: no neighbour is called.
+    wrong = %w[S LS SL].include?(truth) ? "clay" : "sand"
     within("[aria-label='Call the class']") { click_button wrong, exact: true }
     click_button(text: /\AClose sample/)
     click_button "Close it"
