@@ -224,22 +224,37 @@ class Reading < ApplicationRecord
   # What a horizon is called, and what is still open, follow from its readings.
   def tell_profile = profile&.refresh(touch: true)
 
-  private
-
-  # Read past the models, which would take most of the time of an answer; what is added in a change is laid behind.
-  def events
-    @events ||=
-      [
-        *rows_of(Answer).map { |row| Answer.event(row) },
-        *rows_of(Ribbon).flat_map { |row| Ribbon.events(row) },
-        *rows_of(Assignment).map { |row| Assignment.event(row) }
-      ].sort_by.with_index { |event, at| [event["at"], at] }
+  # Reads what was recorded of many at once, where each would ask for its own.
+  # @param readings [Array<Reading>]
+  def self.read_events(readings)
+    found = [Answer, Ribbon, Assignment].map do |model|
+      rows_of(model, readings.map(&:id)).group_by { |row| row["reading_id"] }
+    end
+    readings.each { |one| one.lay_events(*found.map { |rows| rows.fetch(one.id, []) }) }
   end
 
+  # Read past the models, which would take most of the time of an answer.
+  # @api private
   # @return [Array<Hash{String=>Object}>]
-  def rows_of(model)
+  def self.rows_of(model, ids)
     names = model.column_names
-    model.where(reading_id: id).order(:id).pluck(*names).map { |row| names.zip(row).to_h }
+    model.where(reading_id: ids).order(:id).pluck(*names).map { |row| names.zip(row).to_h }
+  end
+
+  # @api private
+  def lay_events(answers, ribbons, assignments)
+    @events = [
+      *answers.map { |row| Answer.event(row) },
+      *ribbons.flat_map { |row| Ribbon.events(row) },
+      *assignments.map { |row| Assignment.event(row) }
+    ].sort_by.with_index { |event, at| [event["at"], at] }
+  end
+
+  private
+
+  # What is added in a change is laid behind.
+  def events
+    @events || lay_events(*[Answer, Ribbon, Assignment].map { |model| Reading.rows_of(model, id) })
   end
 
   # The version moves on first, also when only rows are added: that locks the reading, so that of two writers on one

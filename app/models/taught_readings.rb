@@ -38,8 +38,10 @@ class TaughtReadings
   def rows
     @rows ||= begin
       out = LeftPair.standing.where(observer: @person).to_h { |one| [one.pair, one.reason] }
-      made = samples.includes(:answers, :ribbons, :assignments, sample: :laboratory_results)
-      [*made.order(id: :desc).limit(MOST).map { |one| of_sample(one) }, *turns.first(MOST).map { |one| of_tub(one) }]
+      made = samples.order(id: :desc).limit(MOST)
+                    .includes(:answers, :ribbons, :assignments, sample: :laboratory_results)
+      Reading.read_events(made)
+      [*made.map { |one| of_sample(one) }, *turns.first(MOST).map { |one| of_tub(one) }]
         .each { |row| row.out = out[row.sample] }
     end
   end

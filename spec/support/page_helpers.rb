@@ -12,7 +12,7 @@ Capybara.app = WholeApp
 ENV["GRITTLE_PROCESSES"] = "1" # the specs' own process serves, with its stubs
 Capybara.server = :puma, { Silent: true, Threads: "1:5" }
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 15
+Capybara.default_max_wait_time = 30 # seconds; no measure of speed: those are in bench/
 Capybara.disable_animation = true
 Capybara.enable_aria_label = true
 

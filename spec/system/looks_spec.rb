@@ -58,13 +58,17 @@ RSpec.describe "Every place" do
       "the verdict" => "/readings/#{Reading.where(step: 'assign').first.id}" }
   end
 
+  def go_to(name)
+    visit places.fetch(name)
+    expect(page).to have_css("h1", visible: :all), "no heading at #{name}: #{page.text}"
+  end
+
   [Browser::DESK, Browser::PHONE].product(%w[paper dusk]).each do |size, theme|
     it "has no violation that axe finds at #{size.join(' x ')} in #{theme}, and nothing wider than the page" do
       at_size(*size)
-      places.each do |name, path|
-        visit path
-        self.theme = theme
-        expect(page).to have_css("h1", visible: :all)
+      self.theme = theme
+      places.each_key do |name|
+        go_to name
         expect(axe_violations).to be_empty, -> { "#{name}: #{axe_violations.join("\n")}" }
         expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= size.first, name
       end
@@ -74,16 +78,14 @@ RSpec.describe "Every place" do
   # 200 % at 1280 x 800 leaves 640 x 400 px of the page's own.
   it "can be used at 200 %, and where the system draws the colours" do
     at_size(640, 400)
-    places.each do |name, path|
-      visit path
-      expect(page).to have_css("h1", visible: :all)
+    places.each_key do |name|
+      go_to name
       expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 640, name
     end
     at_size(*Browser::DESK)
     chromium.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "forced-colors", value: "active" }])
-    places.each do |name, path|
-      visit path
-      expect(page).to have_css("h1", visible: :all)
+    places.each_key do |name|
+      go_to name
       expect(axe_violations).to be_empty, -> { "#{name}: #{axe_violations.join("\n")}" }
     end
   ensure
@@ -92,9 +94,8 @@ RSpec.describe "Every place" do
 
   # Cumulative layout shift as browsers measure it (published: W3C Layout Instability, draft).
   it "shifts its layout by 0.05 at most while it loads" do
-    places.each do |name, path|
-      visit path
-      expect(page).to have_css("h1", visible: :all)
+    places.each_key do |name|
+      go_to name
       shift = page.evaluate_async_script(<<~JS)
         const done = arguments[0]
         let sum = 0

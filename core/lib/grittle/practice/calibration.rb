@@ -26,12 +26,14 @@ module Grittle
           Node.new(a, b, FIGURES["own_k_middle"] * Math.exp(FIGURES["own_k_sd"] * j), prior).freeze
         end.freeze
       end
+      # Nodes that differ in their noise alone.
+      SHAPES = NODES.chunk_while { |one, next_one| one.a == next_one.a && one.b == next_one.b }.to_a.freeze
 
       # @param pairs [Array<Pair>]
       def initialize(pairs)
         @pairs = pairs
         # By pair, how well it fits each node.
-        @fits = pairs.map { |pair| NODES.map { |node| Calibration.fit(pair, node) } }
+        @fits = pairs.map { |pair| Calibration.fits(pair) }
         @logs = @fits.zip(pairs).map { |fits, pair| fits.map { |fit| (pair.weight || 1) * Math.log(fit) } }
         sums = NODES.each_index.map { |at| NODES[at].prior + @logs.sum { |logs| logs[at] } }
         @weights = Calibration.weights(sums)
@@ -51,7 +53,7 @@ module Grittle
       # @return [Array<Float>] by pair, how likely it is that it does not fit
       def odds_of_odd
         slip = SLIP / OwnCurve::LONGEST
-        @fits.map { |fits| fits.each_with_index.sum { |fit, at| @weights[at] * slip / fit } }
+        @odds_of_odd ||= @fits.map { |fits| fits.each_with_index.sum { |fit, at| @weights[at] * slip / fit } }
       end
 
       # @return [Array<Integer>] places of pairs that do not fit
@@ -101,14 +103,19 @@ module Grittle
           Math.sqrt(curve.noise2(clay) + (pair.scale_mm**2) + ((slope * pair.clay_sd)**2))
       end
 
+      # What is the same whatever the noise is worked out once: a hand may have hundreds of pairs.
       # @api private
-      def self.fit(pair, node)
+      # @return [Array<Float>] by node
+      def self.fits(pair)
         base, below, above = [0, -1, 1].map { |by| OwnCurve::CONSENSUS.length(pair.clay + by) }
-        mean = OwnCurve.distorted(base, node.a, node.b)
-        slope = base.positive? ? mean * (1 + node.b) * (above - below) / (2 * base) : 0.0
-        noise = node.k * ((Evidence::Model::LENGTH_SHARE * mean) + Evidence::Model::LENGTH_MM)
-        OwnCurve.mixed(pair.length_mm, mean, (noise**2) + (pair.scale_mm**2) + ((slope * pair.clay_sd)**2),
-                       SLIP)
+        SHAPES.flat_map do |nodes|
+          a, b = nodes.first.to_a
+          mean = OwnCurve.distorted(base, a, b)
+          slope = base.positive? ? mean * (1 + b) * (above - below) / (2 * base) : 0.0
+          noise = (Evidence::Model::LENGTH_SHARE * mean) + Evidence::Model::LENGTH_MM
+          rest = (pair.scale_mm**2) + ((slope * pair.clay_sd)**2)
+          nodes.map { |node| OwnCurve.mixed(pair.length_mm, mean, ((node.k * noise)**2) + rest, SLIP) }
+        end
       end
 
       # @api private

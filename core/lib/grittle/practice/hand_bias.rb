@@ -29,9 +29,10 @@ module Grittle
       # @return [Array<Float>] shift and sd, percent
       def of(axis)
         usual = E::Hand::SDS.fetch(axis.name)
-        return [0.0, usual] if telling(axis).empty?
+        told = telling(axis)
+        return [0.0, usual] if told.empty?
 
-        mean, variance = moments(axis, Math.sqrt((usual**2) - (BETWEEN_DAYS**2)))
+        mean, variance = moments(told, Math.sqrt((usual**2) - (BETWEEN_DAYS**2)))
         [mean, Math.sqrt(variance + (BETWEEN_DAYS**2))]
       end
 
@@ -50,8 +51,7 @@ module Grittle
         end
       end
 
-      def moments(axis, spread)
-        told = telling(axis)
+      def moments(told, spread)
         weights = (-REACH..REACH).to_h do |shift|
           log = -0.5 * ((shift / spread)**2)
           log += told.sum { |percent, likely| Math.log([likely[(percent + shift).round.clamp(0, 100)], 1e-300].max) }
