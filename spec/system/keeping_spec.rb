@@ -33,10 +33,15 @@ RSpec.describe "Nothing is lost" do
     cut(true)
     type(:enter, :enter, :enter, "4", "2", :enter)
     expect(page).to have_css("[role='status']", text: /entries wait on this device/)
+    type(:enter)
+    expect(step_now).to have_text("Rub")
+    type("2") # leads on, behind what waits
+    expect(step_now).to have_text("More")
     page.execute_script("window.dispatchEvent(new Event('beforeunload'))")
     cut(false)
     page.refresh
     expect_saved
+    find("nav[aria-label='Steps of this reading'] button", text: "Ribbon").click
     expect(page).to have_css("figure svg[aria-label*='40 mm, broke; 42 mm, broke']")
     expect(Ribbon.pluck(:length_mm)).to eq [40, 42]
   end

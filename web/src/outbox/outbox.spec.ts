@@ -76,6 +76,15 @@ describe('the outbox of the bench', () => {
     expect(box.state.value).toBe('saved')
   })
 
+  it('says of each write that it is tried, and that it waits, also behind others that wait', async () => {
+    const { box } = outbox(() => Promise.reject(new Unreachable()))
+    for (const name of ['a', 'b']) {
+      box.add(answer(name))
+      expect(box.state.value).toBe('saving')
+      await vi.waitFor(() => expect(box.state.value).toBe('waiting'))
+    }
+  })
+
   // What the server refuses, and what it cannot do by a mistake of its own, is not sent again for ever.
   it.each([422, 500])(
     'drops what is refused with %i, says so, and goes on with the rest on the same version',

@@ -111,6 +111,8 @@ export function createOutbox<T>(options: Options<T>): Outbox<T> {
       })
     }
     keep()
+    // Tried at once, whatever became of those before it: whoever waits for its end hears of it.
+    unanswered.value = false
     void flush()
   }
 
