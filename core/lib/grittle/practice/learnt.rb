@@ -115,18 +115,19 @@ module Grittle
       end
 
       def told_word(test, found)
-        told(test, found, off(found.figures["shift"], "as others do", "you say the next word %s points later",
-                              "you say the next word %s points earlier"))
+        told(test, found, off(found.figures["shift"], "as others do", "you say the next word %s later",
+                              "you say the next word %s earlier"))
       end
 
       def told_number(test, found)
-        told(test, found, off(found.figures["bias"], "right on average", "%s points too high", "%s points too low"))
+        told(test, found, off(found.figures["bias"], "right on average", "%s too high", "%s too low"))
       end
 
       def off(points, none, over, under)
         return none if points.abs < TOLD
 
-        format(points.positive? ? over : under, Units.number(points.abs.round(1)))
+        said = Units.number(points.abs.round(1))
+        format(points.positive? ? over : under, "#{said} #{said == '1' ? 'point' : 'points'}")
       end
 
       def told(test, found, said)
