@@ -126,7 +126,7 @@ class StandInLaboratory
     from, share = SDS.fetch(method, SDS["other"])
     sand, clay = %w[sand clay].zip(truth(sample)).map do |part, percent|
       off = SHARED_SD * deviate(seeded("#{one[:number]}/#{part}"))
-      [percent + off + ((from + (share * percent)) * deviate(random)), 0].max
+      (percent + off + ((from + (share * percent)) * deviate(random))).clamp(0, 100)
     end
     sand = [sand, 100 - clay].min
     parts = [sand, 100 - sand - clay, clay]

@@ -10,13 +10,16 @@ RSpec.describe Grittle::Practice do
     ["98.5", "0", "0"] => [100.0, 0.0, 0.0], ["101.5", 0, 0] => [100.0, 0.0, 0.0],
     ["tr", 60, 39.5] => [0.5, 60.0, 39.5],
     ["41,2", "38,8 %", "20"] => [41.2, 38.8, 20.0], ["n.d.", 40, 20] => [40.0, 40.0, 20.0],
-    ["", "388", "200"] => [41.2, 38.8, 20.0], ["0.5", "0.3", "0.2"] => [50.0, 30.0, 20.0], %w[985 0 0] => [100.0, 0, 0]
+    ["", "388", "200"] => [41.2, 38.8, 20.0], ["0.5", "0.3", "0.2"] => [50.0, 30.0, 20.0], %w[985 0 0] => [100.0, 0, 0],
+    # What "<" leaves open is no mistake of the sum.
+    ["99.7", "<2", "<2"] => [98.0, 1.0, 1.0], ["101.4", "<2", "<2"] => [98.1, 1.0, 1.0]
   }.each do |written, percents|
     it("reads #{written.inspect}") { expect(row(*written).percents.values).to eq percents }
   end
 
   {
     ["98.4", 0, 0] => "Sand, silt and clay add up to 98.4, not to 100.",
+    ["101.6", "<2", "<2"] => "Sand, silt and clay add up to 103.6, not to 100.",
     ["984", 0, 0] => "Sand, silt and clay add up to 984, not to 100.",
     ["-", "n.a.", 20] => "Two of sand, silt and clay are needed.", ["much", 40, 20] => "Sand is a number, not “much”."
   }.each do |written, sentence|

@@ -74,9 +74,14 @@ module Grittle
           @done << "read as #{name}"
           return normalised(parts.transform_values { |value| value * factor })
         end
-        refuse("Sand, silt and clay add up to #{Units.number(sum.round(1))}, not to 100.") if (sum - 100).abs > WITHIN
+        if (sum - 100).abs > WITHIN + left_open
+          refuse("Sand, silt and clay add up to #{Units.number(sum.round(1))}, not to 100.")
+        end
         normalised(parts)
       end
+
+      # Half the limits of what was read from "<": of "99.7, <2, <2" both may be as good as none.
+      def left_open = @sds.values.sum * Math.sqrt(3)
 
       def normalised(parts)
         sum = parts.values.sum
