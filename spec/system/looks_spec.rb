@@ -60,7 +60,7 @@ RSpec.describe "Every place" do
 
   def go_to(name)
     visit places.fetch(name)
-    expect(page).to have_css("h1", visible: :all), "no heading at #{name}: #{page.text}"
+    expect(page).to have_css("h1", visible: :all), -> { "no heading at #{name}: #{page.text}" }
   end
 
   [Browser::DESK, Browser::PHONE].product(%w[paper dusk]).each do |size, theme|

@@ -12,7 +12,8 @@ RSpec.describe Grittle::Practice do
     ["41,2", "38,8 %", "20"] => [41.2, 38.8, 20.0], ["n.d.", 40, 20] => [40.0, 40.0, 20.0],
     ["", "388", "200"] => [41.2, 38.8, 20.0], ["0.5", "0.3", "0.2"] => [50.0, 30.0, 20.0], %w[985 0 0] => [100.0, 0, 0],
     # What "<" leaves open is no mistake of the sum.
-    ["99.7", "<2", "<2"] => [98.0, 1.0, 1.0], ["101.4", "<2", "<2"] => [98.1, 1.0, 1.0]
+    ["99.7", "<2", "<2"] => [98.0, 1.0, 1.0], ["101.4", "<2", "<2"] => [98.1, 1.0, 1.0],
+    ["997", "<20", "<20"] => [98.0, 1.0, 1.0]
   }.each do |written, percents|
     it("reads #{written.inspect}") { expect(row(*written).percents.values).to eq percents }
   end
@@ -20,10 +21,15 @@ RSpec.describe Grittle::Practice do
   {
     ["98.4", 0, 0] => "Sand, silt and clay add up to 98.4, not to 100.",
     ["101.6", "<2", "<2"] => "Sand, silt and clay add up to 103.6, not to 100.",
+    ["<2", "<2", 0] => "Sand, silt and clay add up to 2, not to 100.",
     ["984", 0, 0] => "Sand, silt and clay add up to 984, not to 100.",
     ["-", "n.a.", 20] => "Two of sand, silt and clay are needed.", ["much", 40, 20] => "Sand is a number, not “much”."
   }.each do |written, sentence|
     it("refuses #{written.inspect}") { expect { row(*written) }.to raise_error(Grittle::InvalidInput, sentence) }
+  end
+
+  it "knows in percent how sure a “<” in g/kg is" do
+    expect(row("997", "<20", "3").sds["silt"]).to be_within(1e-9).of(row("99.7", "<2", "0.3").sds["silt"])
   end
 
   it "learns no shift from nothing, and none from one word alone" do

@@ -69,9 +69,10 @@ module Grittle
       def whole(parts)
         sum = parts.values.sum
         UNITS.each do |about, (name, factor)|
-          next unless (sum - about).abs <= NEAR * about
+          next unless (sum - about).abs <= (NEAR * about) + left_open && left_open < about
 
           @done << "read as #{name}"
+          @sds.transform_values! { |sd| sd * factor }
           return normalised(parts.transform_values { |value| value * factor })
         end
         if (sum - 100).abs > WITHIN + left_open
